@@ -1,0 +1,47 @@
+// The direction of dependencies: routes → state → {workers, data} → core, routes → ui → core.
+const pure = '^node_modules/(zod|pure-rand)/'; // every package core may use
+const layers = {
+	// folder under src/lib: what it may import from src/lib
+	'core/': 'core/',
+	'core/units/': 'core/units/',
+	'core/heat/': 'core/(heat|units)/',
+	'core/model/': 'core/(model|units)/',
+	'core/plan/solve/': 'core/(plan/solve/|plan/problem[.]ts|units/)',
+	'core/plan/check.ts': 'core/plan/problem[.]ts',
+	'(data|workers)/': '(core|data|workers)/'
+};
+const layer = ([from, to]) => ({
+	name: `layer ${from}`,
+	severity: 'error',
+	from: { path: `^src/lib/${from}`, pathNot: '[.]test[.]ts$|/testing/' },
+	to: { pathNot: [`^src/lib/${to}`, from.startsWith('core/') ? pure : '^node_modules/'] }
+});
+module.exports = {
+	forbidden: [
+		...Object.entries(layers).map(layer),
+		{
+			name: 'ui gets props',
+			severity: 'error',
+			from: { path: '^src/lib/ui/' },
+			to: { path: '^src/lib/(data|workers|state)/', dependencyTypesNot: ['type-only'] }
+		},
+		{ name: 'routes are the top', severity: 'error', from: { path: '^src/lib/' }, to: { path: '^src/routes/' } },
+		{ name: 'no cycles', severity: 'error', from: {}, to: { circular: true } },
+		{
+			name: 'no blind spots',
+			severity: 'error',
+			from: {},
+			to: { couldNotResolve: true, pathNot: '^[$](app|env|service-worker)|^[.]/[$]types$' }
+		}
+	],
+	options: {
+		doNotFollow: { path: 'node_modules' },
+		tsPreCompilationDeps: true,
+		tsConfig: { fileName: 'tsconfig.deps.json' },
+		enhancedResolveOptions: {
+			conditionNames: ['svelte', 'browser', 'import', 'default'],
+			exportsFields: ['exports'],
+			extensions: ['.ts', '.js', '.svelte', '.svelte.ts']
+		}
+	}
+};

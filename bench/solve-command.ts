@@ -1,0 +1,67 @@
+// npm run solve -- problem.json [--seconds N] [--seed N]: reads a juntos-problem, writes a juntos-schedule to standard output.
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { wordIssue } from '$lib/core/issues';
+import { readProblem, type Schedule } from '$lib/core/plan/problem';
+import { solve } from '$lib/core/plan/solve/solve';
+
+class Refused extends Error {}
+
+function number(text: string, option: string, least: number): number {
+	const value = Number(text);
+	if (!Number.isFinite(value) || value < least) {
+		throw new Refused(`--${option} takes a number of at least ${least}, not "${text}".`);
+	}
+	return value;
+}
+
+function load(file: string): unknown {
+	try {
+		return JSON.parse(readFileSync(file, 'utf8'));
+	} catch (cause) {
+		throw new Refused(`${file}: ${cause instanceof Error ? cause.message : String(cause)}`);
+	}
+}
+
+function main(args: string[]): void {
+	const { values, positionals } = parseArgs({
+		args,
+		allowPositionals: true,
+		options: { seconds: { type: 'string', default: '10' }, seed: { type: 'string', default: '1' } }
+	});
+	const [file, ...more] = positionals;
+	if (file === undefined || more.length > 0) {
+		throw new Refused('usage: npm run solve -- problem.json [--seconds N] [--seed N]');
+	}
+	const seconds = number(values.seconds, 'seconds', 0);
+	const seed = Math.trunc(number(values.seed, 'seed', 0));
+	const read = readProblem(load(file));
+	if (!read.ok) throw new Refused(`${file} cannot be solved:\n${read.issues.map((i) => `  ${wordIssue(i)}`).join('\n')}`);
+
+	const began = performance.now();
+	const elapsed = () => Math.round(performance.now() - began) / 1000;
+	let answer: Schedule | undefined;
+	let firstSeconds: number | undefined;
+	let bestSeconds = 0;
+	const search = solve(read.value, { seed, budget: Infinity });
+	for (;;) {
+		const step = search.next();
+		const schedule = step.done ? step.value : step.value.schedule;
+		if (schedule.objective !== undefined && schedule.objective !== answer?.objective) {
+			bestSeconds = elapsed();
+			firstSeconds ??= bestSeconds;
+		}
+		answer = schedule;
+		if (step.done === true || elapsed() >= seconds) break;
+	}
+	const stats = { ...answer.stats, seconds: bestSeconds, firstSeconds: firstSeconds ?? 0, totalSeconds: elapsed() };
+	process.stdout.write(`${JSON.stringify({ ...answer, stats })}\n`);
+}
+
+try {
+	main(process.argv.slice(2));
+} catch (error) {
+	if (!(error instanceof Refused) && !(error instanceof TypeError)) throw error;
+	process.stderr.write(`${error.message}\n`);
+	process.exitCode = 2;
+}

@@ -1,0 +1,154 @@
+// The exchange format of the plan problem and its answer, version 1 (docs/problem-format.md): types, parse, write.
+import { z } from 'zod';
+import { duplicateIds, issuesOf, type Issue, type Path, type Read } from '../issues';
+
+/** Larger than any evening; keeps every sum of times within 32 bits. */
+const longest = 100_000_000;
+const id = z.string().min(1, 'must be a non-empty text');
+const instant = z.int().min(0).max(longest);
+const signed = z.int().min(-longest).max(longest);
+const price = z.int().min(0).max(10_000_000);
+const amount = z.int().min(1).max(1_000_000);
+
+const use = z.object({ resource: id, amount, from: instant.optional(), to: instant.optional() });
+const mode = z.object({
+	duration: z.int().min(1).max(longest),
+	uses: z.array(use).optional(),
+	state: z.object({ id, value: z.int().min(-10_000).max(10_000) }).optional()
+});
+
+/** A plan problem; every number is a whole number, times are seconds. */
+export const problemSchema = z.object({
+	format: z.literal('juntos-problem'),
+	version: z.literal(1),
+	name: z.string(),
+	horizon: instant,
+	services: z.array(z.object({ id, due: instant })).min(1),
+	weights: z.object({ slip: price, span: price }),
+	resources: z.array(z.object({ id, capacity: z.int().min(0).max(1_000_000) })).default([]),
+	states: z
+		.array(
+			z.object({
+				id,
+				initial: z.int().min(-10_000).max(10_000),
+				rise: z.int().min(0).max(10_000),
+				fall: z.int().min(0).max(10_000)
+			})
+		)
+		.default([]),
+	tasks: z
+		.array(
+			z.object({
+				id,
+				modes: z.array(mode).min(1),
+				release: instant.optional(),
+				ahead: z.boolean().optional(),
+				fixed: z.object({ start: instant, mode: z.int().min(0) }).optional()
+			})
+		)
+		.max(5000),
+	lags: z.array(z.object({ from: id, to: id, min: signed, max: signed.optional() })).default([]),
+	holds: z.array(z.object({ resource: id, amount, from: id, to: id })).default([]),
+	choices: z
+		.array(z.object({ id, options: z.array(z.object({ id, tasks: z.array(id), cost: price })).min(1) }))
+		.default([]),
+	serve: z
+		.array(
+			z.object({
+				task: id,
+				service: id,
+				offset: signed,
+				free: instant,
+				rate: price,
+				max: instant.optional()
+			})
+		)
+		.default([])
+});
+export type Problem = z.infer<typeof problemSchema>;
+
+/** An answer to a problem; `starts`, `modes`, `picks` and `slips` by id, absent tasks left out. */
+export const scheduleSchema = z.object({
+	format: z.literal('juntos-schedule'),
+	version: z.literal(1),
+	problem: z.string(),
+	status: z.enum(['optimal', 'feasible', 'infeasible', 'unknown']),
+	objective: z.int().optional(),
+	bound: z.int().optional(),
+	starts: z.record(z.string(), z.int()).optional(),
+	modes: z.record(z.string(), z.int()).optional(),
+	picks: z.record(z.string(), z.string()).optional(),
+	slips: z.record(z.string(), z.int()).optional(),
+	conflict: z.array(id).optional(),
+	stats: z.record(z.string(), z.number()).optional()
+});
+export type Schedule = z.infer<typeof scheduleSchema>;
+
+/** Unknown data as a problem whose references all hold, or every issue found. */
+export function readProblem(data: unknown): Read<Problem> {
+	const parsed = problemSchema.safeParse(data);
+	if (!parsed.success) return { ok: false, issues: issuesOf(parsed.error) };
+	const issues = inconsistencies(parsed.data);
+	return issues.length > 0 ? { ok: false, issues } : { ok: true, value: parsed.data };
+}
+
+function inconsistencies(p: Problem): readonly Issue[] {
+	const issues: Issue[] = [];
+	const known = (list: readonly { id: string }[], among: string) => {
+		const ids = new Set(list.map((x) => x.id));
+		return (id: string, path: Path) => {
+			if (!ids.has(id)) issues.push({ code: 'unknown-id', path, id, among });
+		};
+	};
+	const task = known(p.tasks, 'tasks');
+	const resource = known(p.resources, 'resources');
+	const state = known(p.states, 'states');
+	const service = known(p.services, 'services');
+
+	for (const key of ['services', 'resources', 'states', 'tasks', 'choices'] as const) {
+		issues.push(...duplicateIds(p[key], [key]));
+	}
+	p.tasks.forEach((t, i) => {
+		t.modes.forEach((m, k) => {
+			const at = ['tasks', i, 'modes', k];
+			m.uses?.forEach((u, j) => {
+				resource(u.resource, [...at, 'uses', j, 'resource']);
+				const { from = 0, to = m.duration } = u;
+				if (from >= to || to > m.duration) {
+					issues.push({ code: 'use-window', path: [...at, 'uses', j], from, to, duration: m.duration });
+				}
+			});
+			if (m.state) state(m.state.id, [...at, 'state', 'id']);
+		});
+		if (t.fixed && t.fixed.mode >= t.modes.length) {
+			const path = ['tasks', i, 'fixed', 'mode'];
+			issues.push({ code: 'no-such-mode', path, mode: t.fixed.mode, count: t.modes.length });
+		}
+	});
+	p.lags.forEach((l, i) => {
+		task(l.from, ['lags', i, 'from']);
+		task(l.to, ['lags', i, 'to']);
+	});
+	p.holds.forEach((h, i) => {
+		resource(h.resource, ['holds', i, 'resource']);
+		task(h.from, ['holds', i, 'from']);
+		task(h.to, ['holds', i, 'to']);
+	});
+	p.serve.forEach((s, i) => {
+		task(s.task, ['serve', i, 'task']);
+		service(s.service, ['serve', i, 'service']);
+	});
+	const taken = new Set<string>();
+	p.choices.forEach((choice, c) => {
+		issues.push(...duplicateIds(choice.options, ['choices', c, 'options']));
+		choice.options.forEach((option, o) => {
+			option.tasks.forEach((t, i) => {
+				const path = ['choices', c, 'options', o, 'tasks', i];
+				task(t, path);
+				if (taken.has(t)) issues.push({ code: 'two-options', path, task: t });
+				taken.add(t);
+			});
+		});
+	});
+	return issues;
+}

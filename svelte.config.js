@@ -1,0 +1,34 @@
+// How SvelteKit builds Juntos: a Node server whose pages are prerendered, under a strict content security policy.
+import adapter from '@sveltejs/adapter-node';
+
+/** @type {import('@sveltejs/kit').Config} */
+export default {
+	compilerOptions: { runes: true },
+	kit: {
+		adapter: adapter({ precompress: true }),
+		serviceWorker: { register: false },
+		typescript: {
+			config: (config) => ({
+				...config,
+				include: [...config.include, '../*.config.ts', '../bench/**/*.ts', '../scripts/**/*.mjs', '../tests/**/*.ts']
+			})
+		},
+		csp: {
+			mode: 'auto',
+			directives: {
+				'default-src': ['self'],
+				'script-src': ['self'],
+				'worker-src': ['self'],
+				'connect-src': ['self'],
+				'font-src': ['self'],
+				'style-src': ['self'],
+				'style-src-attr': ['unsafe-inline'],
+				'img-src': ['self', 'data:', 'blob:'],
+				'manifest-src': ['self'],
+				'object-src': ['none'],
+				'base-uri': ['self'],
+				'form-action': ['self']
+			}
+		}
+	}
+};

@@ -1,0 +1,14 @@
+// The application's build and its unit tests.
+import { sveltekit } from '@sveltejs/kit/vite';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+	plugins: [sveltekit()],
+	build: { assetsInlineLimit: 0 },
+	worker: { format: 'es' },
+	test: {
+		expect: { requireAssertions: true },
+		environment: 'node',
+		include: ['src/**/*.test.ts']
+	}
+});
