@@ -21,6 +21,9 @@ export type Issue =
 	| { readonly code: 'no-such-mode'; readonly path: Path; readonly mode: number; readonly count: number }
 	| { readonly code: 'two-options'; readonly path: Path; readonly task: string }
 	| { readonly code: 'out-of-order'; readonly path: Path; readonly what: string }
+	| { readonly code: 'missing-station'; readonly path: Path; readonly part: string; readonly step: string; readonly need: string }
+	| { readonly code: 'missing-vessel'; readonly path: Path; readonly part: string; readonly vessel: string }
+	| { readonly code: 'other-kitchen'; readonly path: Path; readonly wanted: string; readonly given: string }
 	| { readonly code: 'steps-in-a-circle'; readonly path: Path; readonly steps: readonly string[] };
 
 /** The data, or everything that is wrong with it. */
@@ -60,6 +63,12 @@ export function wordIssue(issue: Issue): string {
 			return `${where}task "${issue.task}" stands in another option too. Leave it in one of the two.`;
 		case 'out-of-order':
 			return `${where}${issue.what}. Put the smaller value first.`;
+		case 'missing-station':
+			return `${where}"${issue.step}" (${issue.part}) needs ${issue.need}, and this kitchen has none. Add one to the kitchen, or choose another technique.`;
+		case 'missing-vessel':
+			return `${where}${issue.part} needs a ${issue.vessel}, and this kitchen has none. Add one to the kitchen, or leave the part out.`;
+		case 'other-kitchen':
+			return `${where}the meal is for the kitchen "${issue.wanted}", not "${issue.given}". Send that kitchen along, or change the meal's kitchen.`;
 		case 'steps-in-a-circle':
 			return `${where}${issue.steps.map((step) => `"${step}"`).join(' waits for ')} and so on, in a circle. Remove one of the waits.`;
 	}

@@ -1,0 +1,28 @@
+// All techniques that ship with Juntos, by id.
+import type { Technique } from '../model/technique';
+import { filterCoffee, ovenToast } from './bread-and-drinks';
+import { lentilSalad, sunnyEggs, turnedEgg } from './eggs';
+import { duckBreast, duckFurther } from './proteins';
+import { friedSage, herbYogurt, plumPanSauce, shallotCrumbs } from './sauces';
+import { braisedCabbage, cornFritters, greenBeans, roastTomatoes, rootGratin } from './vegetables';
+
+export const library: ReadonlyMap<string, Technique> = new Map(
+	[
+		duckBreast,
+		duckFurther,
+		rootGratin,
+		braisedCabbage,
+		greenBeans,
+		roastTomatoes,
+		cornFritters,
+		lentilSalad,
+		sunnyEggs,
+		turnedEgg,
+		plumPanSauce,
+		shallotCrumbs,
+		friedSage,
+		herbYogurt,
+		ovenToast,
+		filterCoffee
+	].map((technique) => [technique.id, technique])
+);

@@ -1,0 +1,245 @@
+// Vegetables, roots and what goes with them. Durations are starting estimates until the record corrects them.
+import type { Technique } from '../model/technique';
+import { none, touches, whole } from './hands';
+
+export const rootGratin: Technique = {
+	id: 'root-gratin',
+	name: 'Gratin of sliced roots',
+	kind: 'side',
+	parameters: [{ id: 'depth', name: 'Depth in the dish', unit: 'mm', least: 20, most: 80, usual: 45 }],
+	steps: [
+		{
+			id: 'slice',
+			say: 'Peel and slice the roots',
+			kind: 'prep',
+			time: { shortest: 720, usual: 960, longest: 1500, scale: [{ by: 'covers', at: 6, exponent: 0.8 }] },
+			need: { kind: 'board' },
+			hands: whole,
+			after: [],
+			sign: 'Every slice 3 mm: size decides the time.',
+			cautions: ['Slicer: use the guard, stop before the end.']
+		},
+		{
+			id: 'layer',
+			say: 'Layer the gratin, pour over the cream',
+			kind: 'prep',
+			time: { shortest: 240, usual: 330, longest: 480 },
+			need: { kind: 'board' },
+			hands: whole,
+			after: [{ step: 'slice', least: 0, most: 1800 }]
+		},
+		{
+			id: 'bake',
+			say: 'Bake the gratin',
+			kind: 'cook',
+			time: {
+				shortest: 3000,
+				usual: 3540,
+				longest: 4320,
+				scale: [{ by: 'depth', at: 45, exponent: 1.5 }],
+				core: { start: 18, target: 90 }
+			},
+			need: { kind: 'oven', racks: 1, settings: [170, 160, 180, 190, 200] },
+			hands: touches([
+				[0, 30, 'Gratin into the oven'],
+				[0.5, 30, 'Press the gratin down, turn the dish'],
+				[1, 45, 'Knife into the gratin: out when it slides through']
+			]),
+			after: [{ step: 'layer', least: 0, most: 2700 }],
+			sign: 'A knife slides through all layers; top freckled brown, edges bubbling slowly.'
+		},
+		{
+			id: 'rest',
+			say: 'Let the gratin settle',
+			kind: 'rest',
+			time: { shortest: 480, usual: 600, longest: 1200 },
+			hands: none,
+			after: [{ step: 'bake', least: 0, most: 0 }]
+		}
+	],
+	vessels: [{ kind: 'dish', from: 'layer', to: 'rest' }],
+	plate: { step: 'rest', perPlate: 6, free: 480, rate: 1, most: 1500, keep: 'in its dish, covered' }
+};
+
+export const braisedCabbage: Technique = {
+	id: 'braised-cabbage',
+	name: 'Red cabbage, braised with apple',
+	kind: 'side',
+	parameters: [],
+	steps: [
+		{
+			id: 'shred',
+			say: 'Shred the cabbage, cut the apple',
+			kind: 'prep',
+			time: { shortest: 480, usual: 660, longest: 960, scale: [{ by: 'covers', at: 6, exponent: 0.8 }] },
+			need: { kind: 'board' },
+			hands: whole,
+			after: []
+		},
+		{
+			id: 'braise',
+			say: 'Braise the cabbage',
+			kind: 'cook',
+			time: { shortest: 3600, usual: 4320, longest: 5400 },
+			need: { kind: 'burner' },
+			heat: 'low, lid on',
+			hands: touches(
+				[
+					[0, 150, 'Sweat the apple, cabbage and vinegar in'],
+					[1, 45, 'Taste the cabbage, season, lid on']
+				],
+				[1080, 30, 'Stir the cabbage']
+			),
+			after: [{ step: 'shred', least: 0, most: 3600 }],
+			sign: 'Soft with a little bite, glossy, hardly any liquid.'
+		}
+	],
+	vessels: [{ kind: 'pot', from: 'braise', to: 'braise' }],
+	plate: { step: 'braise', perPlate: 5, free: 1500, rate: 1, most: 3600, keep: 'in its pot, lid on' }
+};
+
+export const greenBeans: Technique = {
+	id: 'green-beans',
+	name: 'Green beans, blanched and tossed',
+	kind: 'side',
+	parameters: [],
+	steps: [
+		{
+			id: 'top',
+			say: 'Top the beans',
+			kind: 'prep',
+			time: { shortest: 300, usual: 420, longest: 600, scale: [{ by: 'covers', at: 6, exponent: 0.9 }] },
+			need: { kind: 'board' },
+			hands: whole,
+			after: []
+		},
+		{
+			id: 'water',
+			say: 'Start the water for the beans',
+			kind: 'preheat',
+			time: { shortest: 480, usual: 600, longest: 780, power: 1800 },
+			need: { kind: 'burner' },
+			heat: 'full, lid on',
+			hands: touches([[0, 45, 'Fill the pot, salt, lid on, full heat']]),
+			after: [],
+			sign: 'Rolling all over, not only at the rim.'
+		},
+		{
+			id: 'blanch',
+			say: 'Blanch the beans',
+			kind: 'cook',
+			time: { shortest: 210, usual: 270, longest: 360 },
+			need: { kind: 'burner' },
+			heat: 'full, lid off',
+			hands: touches([
+				[0, 30, 'Beans into the water'],
+				[1, 60, 'Drain the beans into ice water']
+			]),
+			after: [
+				{ step: 'top', least: 0 },
+				{ step: 'water', least: 0, most: 120 }
+			],
+			sign: 'Bright green, bends, still squeaks.',
+			cautions: ['Steam when you drain: pour away from you.']
+		},
+		{
+			id: 'ice',
+			say: 'Stop the beans in ice water',
+			kind: 'chill',
+			time: { shortest: 120, usual: 180, longest: 300 },
+			need: { kind: 'cold' },
+			hands: touches([[1, 30, 'Lift out the beans, dry them']]),
+			after: [{ step: 'blanch', least: 0, most: 0 }]
+		},
+		{
+			id: 'toss',
+			say: 'Toss the beans in butter',
+			kind: 'finish',
+			time: { shortest: 120, usual: 180, longest: 240 },
+			need: { kind: 'burner' },
+			heat: 'medium-high',
+			hands: touches([
+				[0, 30, 'Beans into foaming butter'],
+				[0.5, 15, 'Toss the beans'],
+				[1, 30, 'Season the beans']
+			]),
+			after: [{ step: 'ice', least: 0, most: 7200 }],
+			sign: 'Hot through and shining.'
+		}
+	],
+	vessels: [
+		{ kind: 'pot', from: 'water', to: 'blanch' },
+		{ kind: 'frying pan', from: 'toss', to: 'toss' }
+	],
+	plate: { step: 'toss', perPlate: 4, free: 60, rate: 3, most: 420, keep: 'in the pan, off the heat' }
+};
+
+export const roastTomatoes: Technique = {
+	id: 'roast-tomatoes',
+	name: 'Tomatoes and mushrooms, roasted',
+	kind: 'side',
+	parameters: [],
+	steps: [
+		{
+			id: 'cut',
+			say: 'Halve the tomatoes, wipe the mushrooms',
+			kind: 'prep',
+			time: { shortest: 240, usual: 330, longest: 480, scale: [{ by: 'covers', at: 4, exponent: 0.9 }] },
+			need: { kind: 'board' },
+			hands: whole,
+			after: []
+		},
+		{
+			id: 'roast',
+			say: 'Roast the tomatoes and mushrooms',
+			kind: 'cook',
+			time: { shortest: 1200, usual: 1500, longest: 1920, core: { start: 15, target: 90 } },
+			need: { kind: 'oven', racks: 1, settings: [200, 180, 220] },
+			hands: touches([
+				[0, 30, 'Tray into the oven'],
+				[0.6, 30, 'Shake the tray'],
+				[1, 45, 'Tomatoes out: collapsed, not dry']
+			]),
+			after: [{ step: 'cut', least: 0, most: 3600 }],
+			sign: 'Mushrooms brown at the rim, tomatoes slack, juice thickening.'
+		}
+	],
+	vessels: [{ kind: 'tray', from: 'roast', to: 'roast' }],
+	plate: { step: 'roast', perPlate: 5, free: 300, rate: 1, most: 1200, keep: 'on the tray, on top of the oven' }
+};
+
+export const cornFritters: Technique = {
+	id: 'corn-fritters',
+	name: 'Corn fritters, three batches',
+	kind: 'side',
+	parameters: [],
+	steps: [
+		{
+			id: 'batter',
+			say: 'Cut the corn, stir the batter',
+			kind: 'prep',
+			time: { shortest: 420, usual: 600, longest: 840, scale: [{ by: 'covers', at: 4, exponent: 0.8 }] },
+			need: { kind: 'board' },
+			hands: whole,
+			after: []
+		},
+		...(['first', 'second', 'third'] as const).map((nth, i, all) => ({
+			id: `fry-${nth}`,
+			say: `Fry the ${nth} batch of fritters`,
+			kind: 'cook' as const,
+			time: { shortest: 270, usual: 330, longest: 420 },
+			need: { kind: 'burner' as const, leastPower: 1500 },
+			heat: 'medium',
+			hands: touches([
+				[0, 60, `Spoon in the ${nth} batch`],
+				[0.55, 45, 'Turn the fritters'],
+				[1, 30, `Lift out the ${nth} batch, drain`]
+			]),
+			after: i === 0 ? [{ step: 'batter', least: 0, most: 1800 }] : [{ step: `fry-${all[i - 1] ?? ''}`, least: 0, most: 240 }],
+			sign: 'Edges set and lacy, underside deep gold.',
+			cautions: ['Hot oil: lower the spoon, do not drop. Corn can pop.']
+		}))
+	],
+	vessels: [{ kind: 'frying pan', from: 'fry-first', to: 'fry-third' }],
+	plate: { step: 'fry-third', perPlate: 6, free: 90, rate: 3, most: 480, keep: 'on a rack, never stacked' }
+};

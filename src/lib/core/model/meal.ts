@@ -1,0 +1,100 @@
+// The meal: covers, courses with their service times, parts in plating order. Zod is the source of types and schema.
+import { z } from 'zod';
+import { duplicateIds, issuesOf, type Issue, type Read } from '../issues';
+import { idSchema, nameSchema } from './kitchen';
+import type { Technique } from './technique';
+
+const clock = z.int().min(0, 'must be a time of day').max(86_399, 'must be a time of day');
+
+export const partSchema = z.object({
+	id: idSchema,
+	name: nameSchema,
+	technique: idSchema,
+	course: idSchema,
+	/** People it is for, where not all of them. */
+	covers: z.int().min(1).max(60).optional(),
+	/** Values of the technique's parameters; absent ones are usual. */
+	settings: z.record(idSchema, z.number().positive()),
+	/** Its food tone, one of eight. */
+	tone: z.int().min(0).max(7)
+});
+export type Part = z.infer<typeof partSchema>;
+
+const end = z.object({ part: idSchema, step: idSchema });
+
+export const mealSchema = z.object({
+	format: z.literal('juntos-meal'),
+	version: z.literal(1),
+	id: idSchema,
+	name: nameSchema,
+	kitchen: idSchema,
+	covers: z.int().min(1, 'must be at least 1').max(60, 'must be at most 60'),
+	/** Nothing starts before this, seconds after midnight. */
+	earliest: clock,
+	courses: z
+		.array(z.object({ id: idSchema, name: nameSchema, service: clock }))
+		.min(1, 'needs at least one course')
+		.max(8),
+	/** In plating order within their course. */
+	parts: z.array(partSchema).max(40),
+	/** Waits between steps of different parts; with `sameVessel`, what the first cooks in is what the second goes on in. */
+	links: z.array(
+		z.object({
+			from: end,
+			to: end,
+			least: z.int().min(-86_400).max(86_400),
+			most: z.int().min(-86_400).max(86_400).optional(),
+			sameVessel: z.boolean()
+		})
+	)
+});
+export type Meal = z.infer<typeof mealSchema>;
+
+/** Unknown data as a meal consistent with itself and with the techniques at hand, or every issue found. */
+export function readMeal(data: unknown, techniques: ReadonlyMap<string, Technique>): Read<Meal> {
+	const parsed = mealSchema.safeParse(data);
+	if (!parsed.success) return { ok: false, issues: issuesOf(parsed.error) };
+	const meal = parsed.data;
+	const issues: Issue[] = [...duplicateIds(meal.courses, ['courses']), ...duplicateIds(meal.parts, ['parts'])];
+	const courses = new Set(meal.courses.map((c) => c.id));
+	meal.courses.forEach((c, i) => {
+		if (c.service <= meal.earliest) {
+			const what = 'the service time is not after the earliest start of work';
+			issues.push({ code: 'out-of-order', path: ['courses', i, 'service'], what });
+		}
+	});
+	meal.parts.forEach((p, i) => {
+		const unknown = (key: string, id: string, among: string) => {
+			issues.push({ code: 'unknown-id', path: ['parts', i, key], id, among });
+		};
+		if (!courses.has(p.course)) unknown('course', p.course, 'courses');
+		const technique = techniques.get(p.technique);
+		if (!technique) {
+			unknown('technique', p.technique, 'techniques');
+			return;
+		}
+		for (const [key, value] of Object.entries(p.settings)) {
+			const parameter = technique.parameters.find((x) => x.id === key);
+			const path = ['parts', i, 'settings', key];
+			if (!parameter) issues.push({ code: 'unknown-id', path, id: key, among: `parameters of "${technique.name}"` });
+			else if (value < parameter.least || value > parameter.most) {
+				const { least, most, unit } = parameter;
+				const detail = `${value} ${unit} is outside ${least} to ${most} ${unit}`;
+				issues.push({ code: 'shape', path, detail });
+			}
+		}
+	});
+	const partOf = new Map(meal.parts.map((p) => [p.id, p]));
+	meal.links.forEach((l, i) => {
+		for (const side of ['from', 'to'] as const) {
+			const { part, step } = l[side];
+			const technique = techniques.get(partOf.get(part)?.technique ?? '');
+			const path = ['links', i, side];
+			if (!partOf.has(part)) issues.push({ code: 'unknown-id', path: [...path, 'part'], id: part, among: 'parts' });
+			else if (technique && !technique.steps.some((s) => s.id === step)) {
+				issues.push({ code: 'unknown-id', path: [...path, 'step'], id: step, among: `steps of "${technique.name}"` });
+			}
+		}
+	});
+	return issues.length > 0 ? { ok: false, issues } : { ok: true, value: meal };
+}

@@ -1,0 +1,228 @@
+// Answer + trace → the plan in the cook's words: clock times, places, hands, waits, what is tight and why.
+import type { Kitchen } from '../../model/kitchen';
+import type { Meal } from '../../model/meal';
+import type { Lane, Plan, PlannedStep } from '../../model/plan';
+import { formatDuration } from '../../units/time';
+import { platingId, taskId, type Compiled, type TracedStep, type Way } from '../compile/compile';
+import { stationsBehind } from '../compile/places';
+import type { Schedule } from '../problem';
+import { assignEqual } from './assign';
+import { findIdle, findTight } from './hands-load';
+import { heldBy } from './held-by';
+import { terrainOf } from './terrain';
+import { timedTasks, type Timed } from './timed';
+
+const restLane: Lane = { id: 'rest', kind: 'rest', name: 'Rest' };
+const keepLane: Lane = { id: 'keep', kind: 'keep', name: 'Keep' };
+/** The order of lanes from top to bottom: the way food mostly moves, so that cords cross little. */
+const laneOrder = ['cold', 'board', 'burner', 'fryer', 'oven', 'warm', 'rest', 'keep'];
+/** Shorter waits between two steps are not worth a line. */
+const shortestWait = 60;
+
+interface Happening extends TracedStep {
+	readonly id: string;
+	readonly timed: Timed;
+	readonly way: Way;
+}
+
+/** The plan of a feasible answer to a compiled meal. */
+export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Compiled, answer: Schedule): Plan {
+	const timed = timedTasks(problem, answer);
+	const happenings: readonly Happening[] = [...trace.steps].flatMap(([id, traced]) => {
+		const t = timed.get(id);
+		const way = t && traced.ways[t.mode];
+		return t && way ? [{ ...traced, id, timed: t, way }] : [];
+	});
+	const clock = (instant: number) => trace.origin + instant;
+	const say = (id: string) => trace.steps.get(id)?.step.say ?? 'Plate up';
+	const stationOf = assignStations(happenings, kitchen);
+	const vesselOf = assignVessels(trace.vessels, timed, kitchen);
+	const handsOf = assignHands(happenings, [...trace.plating.values()], timed, kitchen);
+	const reasons = heldBy(problem, timed, { say, resource: (id) => wordResource(id, kitchen) });
+
+	const services = meal.courses.map((course) => {
+		const slip = answer.slips?.[course.id] ?? 0;
+		const at = course.service + slip;
+		const plating = timed.get(platingId(course.id));
+		return { course: course.id, name: course.name, due: course.service, at, plating: plating ? clock(plating.start) : at };
+	});
+	const steps = happenings.map((h): PlannedStep => {
+		const { step, way, timed: t } = h;
+		const vessel = vesselOf.get(h.id);
+		return {
+			id: h.id,
+			part: h.part.id,
+			say: step.say,
+			kind: step.kind,
+			from: clock(t.start),
+			to: clock(t.end),
+			shortest: Math.round(way.spread.shortest),
+			longest: Math.round(way.spread.longest),
+			lane: stationOf.get(h.id) ?? restLane.id,
+			...(way.place?.setting !== undefined ? { setting: way.place.setting } : {}),
+			...(step.heat ? { heat: step.heat } : {}),
+			...(vessel ? { vessel } : {}),
+			hands: (handsOf.get(h.id) ?? []).map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) })),
+			...(step.sign ? { sign: step.sign } : {}),
+			cautions: [...(step.cautions ?? [])],
+			heldBy: reasons.get(h.id) ?? '',
+			after: problem.lags.filter((l) => l.to === h.id).map((l) => l.from)
+		};
+	});
+	const parts = meal.parts.flatMap((part) => {
+		const plate = trace.steps.get(taskId(part.id, ''))?.technique.plate ?? happenings.find((h) => h.part === part)?.technique.plate;
+		const service = services.find((s) => s.course === part.course);
+		const last = plate && timed.get(taskId(part.id, plate.step));
+		if (!plate || !last || !service) return [];
+		const plated = service.at - (trace.offsets.get(part.id) ?? 0);
+		const { id, name, course, tone } = part;
+		const wait = last.wait ?? 0;
+		return [{ id, name, course, tone, ready: clock(last.end), plated, wait, free: plate.free, cost: last.cost, keep: plate.keep }];
+	});
+	const allHands = [...handsOf.values()].flat().map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) }));
+	const span = {
+		from: Math.min(...steps.map((s) => s.from), ...services.map((s) => s.plating)),
+		to: Math.max(...services.map((s) => s.at))
+	};
+	return {
+		format: 'juntos-plan',
+		version: 1,
+		meal: meal.id,
+		name: meal.name,
+		covers: meal.covers,
+		status: answer.status === 'optimal' ? 'optimal' : 'feasible',
+		objective: answer.objective ?? 0,
+		bound: answer.bound ?? 0,
+		...span,
+		services,
+		lanes: lanesOf(kitchen),
+		cooks: kitchen.cooks.map(({ id, name }) => ({ id, name })),
+		parts,
+		steps,
+		waits: waitsOf(steps, parts),
+		terrain: kitchen.stations.flatMap((s) => {
+			if (s.kind !== 'oven') return [];
+			const firings = steps.flatMap((x) =>
+				x.lane === s.id && x.setting !== undefined ? [{ from: x.from, to: x.to, celsius: x.setting }] : []
+			);
+			return [{ lane: s.id, points: [...terrainOf(firings, s, span)] }];
+		}),
+		tight: findTight(allHands).map((t) => ({
+			...t,
+			say: `tight: ${t.count} things in ${formatDuration(t.to - t.from)}`
+		})),
+		idle: [...findIdle(allHands)]
+	};
+}
+
+function lanesOf(kitchen: Kitchen): Lane[] {
+	const stations = kitchen.stations.map(({ id, kind, name }) => ({ id, kind, name }));
+	return [...stations, restLane, keepLane].sort((a, b) => laneOrder.indexOf(a.kind) - laneOrder.indexOf(b.kind));
+}
+
+/** The very station of each step: of equal burners, the one its part was on before if that is free. */
+function assignStations(happenings: readonly Happening[], kitchen: Kitchen): ReadonlyMap<string, string> {
+	const result = new Map<string, string>();
+	const resources = new Set(happenings.flatMap((h) => h.way.place?.resource ?? []));
+	for (const resource of resources) {
+		const stations = stationsBehind(resource, kitchen);
+		const here = happenings.filter((h) => h.way.place?.resource === resource);
+		const isShared = stations.length > 1;
+		const chosen = assignEqual(
+			here.map((h) => ({ from: h.timed.start, to: h.timed.end, group: h.part.id })),
+			stations.length
+		);
+		here.forEach((h, i) => {
+			const station = isShared ? stations[chosen[i] ?? 0] : stations[0];
+			if (station) result.set(h.id, station.id);
+		});
+	}
+	return result;
+}
+
+/** The vessel each step is in, by task. */
+function assignVessels(
+	held: Compiled['trace']['vessels'],
+	timed: ReadonlyMap<string, Timed>,
+	kitchen: Kitchen
+): ReadonlyMap<string, string> {
+	const result = new Map<string, string>();
+	for (const kind of new Set(held.map((v) => v.kind))) {
+		const names = kitchen.vessels
+			.filter((v) => v.kind === kind)
+			.flatMap((v) => Array.from({ length: v.count }, () => `${v.name}, ${v.size}`));
+		const stretches = held.flatMap((v) => {
+			const [first, last] = [timed.get(v.from), timed.get(v.to)];
+			return v.kind === kind && first && last ? [{ ...v, from: first.start, to: last.end, group: v.part, owners: [v.from, v.to] }] : [];
+		});
+		assignEqual(stretches, names.length).forEach((k, i) => {
+			const { part, from, to, owners } = stretches[i] ?? { part: '', from: 0, to: 0, owners: [] };
+			for (const t of timed.values()) {
+				const isOwn = owners.includes(t.id) || t.id.startsWith(`${part}/`);
+				const isInside = t.start >= from && t.end <= to;
+				if (isOwn && isInside && names[k]) result.set(t.id, names[k]);
+			}
+		});
+	}
+	return result;
+}
+
+interface Hand {
+	readonly cook: string;
+	readonly from: number;
+	readonly to: number;
+	readonly say: string;
+	readonly whole: boolean;
+}
+
+/** Who does what: stretches of hands by task, in seconds from instant 0. Whoever has a part keeps it if free. */
+function assignHands(
+	happenings: readonly Happening[],
+	plating: readonly string[],
+	timed: ReadonlyMap<string, Timed>,
+	kitchen: Kitchen
+): ReadonlyMap<string, readonly Hand[]> {
+	const stretches = [
+		...happenings.flatMap((h) =>
+			h.way.hands.map((u) => ({ task: h.id, group: h.part.id, ...u, from: h.timed.start + u.from, to: h.timed.start + u.to }))
+		),
+		...plating.flatMap((id) => {
+			const t = timed.get(id);
+			return t ? [{ task: id, group: id, from: t.start, to: t.end, say: 'Plate up', whole: true }] : [];
+		})
+	];
+	const result = new Map<string, Hand[]>();
+	assignEqual(stretches, kitchen.cooks.length).forEach((k, i) => {
+		const stretch = stretches[i];
+		const cook = kitchen.cooks[k];
+		if (!stretch || !cook) return;
+		const { task, from, to, say, whole } = stretch;
+		result.set(task, [...(result.get(task) ?? []), { cook: cook.id, from, to, say, whole }]);
+	});
+	return result;
+}
+
+function waitsOf(steps: readonly PlannedStep[], parts: Plan['parts']): Plan['waits'] {
+	const byId = new Map(steps.map((s) => [s.id, s]));
+	const between = steps.flatMap((s) =>
+		s.after.flatMap((id) => {
+			const before = byId.get(id);
+			const isOwn = before?.part === s.part;
+			if (!before || !isOwn || s.from - before.to < shortestWait) return [];
+			return [{ part: s.part, after: id, from: before.to, to: s.from, lane: before.lane }];
+		})
+	);
+	const final = parts.flatMap((p) => {
+		const last = steps.filter((s) => s.part === p.id && s.to === p.ready).at(-1);
+		return last && p.wait > 0 ? [{ part: p.id, after: last.id, from: p.ready, to: p.plated, lane: keepLane.id }] : [];
+	});
+	return [...between, ...final];
+}
+
+function wordResource(id: string, kitchen: Kitchen): string {
+	if (id === 'hands') return kitchen.cooks.length === 1 ? 'your hands' : 'a free pair of hands';
+	if (id.startsWith('vessel:')) return `the ${id.slice('vessel:'.length)}`;
+	const [station, ...more] = stationsBehind(id, kitchen);
+	if (!station) return id;
+	return more.length > 0 ? `a ${station.kind} like it` : station.name.toLowerCase();
+}

@@ -1,0 +1,74 @@
+// Compile → solve → explain: from a meal and a kitchen to a plan, better and better.
+import type { Issue } from '../issues';
+import type { Kitchen } from '../model/kitchen';
+import type { Meal } from '../model/meal';
+import type { Plan } from '../model/plan';
+import type { Technique } from '../model/technique';
+import { compileMeal, type Compiled } from './compile/compile';
+import { wordConflict } from './explain/conflict';
+import { explainPlan } from './explain/explain';
+import type { Schedule } from './problem';
+import { solve } from './solve/solve';
+
+export interface PlanRequest {
+	readonly meal: Meal;
+	readonly kitchen: Kitchen;
+	readonly techniques: readonly Technique[];
+	readonly seed: number;
+	/** Work to spend, in propagator runs; with the seed it fixes the answer. */
+	readonly budget: number;
+}
+
+/** Work that suits a home meal: a second or so; proofs end it sooner. */
+export const usualBudget = 60_000;
+
+export type PlanOutcome =
+	| { readonly kind: 'plan'; readonly plan: Plan }
+	/** Proven: nothing fits. */
+	| { readonly kind: 'conflict'; readonly reasons: readonly string[] }
+	/** The kitchen lacks something. */
+	| { readonly kind: 'issues'; readonly issues: readonly Issue[] }
+	/** Nothing found within the budget, nothing proven. */
+	| { readonly kind: 'unknown' };
+
+export interface PlanProgress {
+	/** Present when there is a better plan than before. */
+	readonly plan: Plan | undefined;
+	/** Share of the budget spent, 0 to 1. */
+	readonly spent: number;
+}
+
+/** Plan a consistent meal, as a stream the caller pulls and may drop; the value returned is final. */
+export function* planMeal(request: PlanRequest): Generator<PlanProgress, PlanOutcome, void> {
+	const { meal, kitchen, techniques, seed, budget } = request;
+	const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
+	if (!compiled.ok) return { kind: 'issues', issues: compiled.issues };
+	const search = solve(compiled.value.problem, { seed, budget });
+	for (;;) {
+		const step = search.next();
+		if (step.done) return outcome(request, compiled.value, step.value);
+		const { schedule, improved, spent } = step.value;
+		yield { plan: improved ? explainPlan(meal, kitchen, compiled.value, schedule) : undefined, spent };
+	}
+}
+
+/** Plan to the end of the budget. */
+export function planMealNow(request: PlanRequest): PlanOutcome {
+	const search = planMeal(request);
+	for (;;) {
+		const step = search.next();
+		if (step.done) return step.value;
+	}
+}
+
+function outcome({ meal, kitchen }: PlanRequest, compiled: Compiled, answer: Schedule): PlanOutcome {
+	switch (answer.status) {
+		case 'optimal':
+		case 'feasible':
+			return { kind: 'plan', plan: explainPlan(meal, kitchen, compiled, answer) };
+		case 'infeasible':
+			return { kind: 'conflict', reasons: wordConflict(answer.conflict ?? [], compiled.trace, kitchen) };
+		case 'unknown':
+			return { kind: 'unknown' };
+	}
+}

@@ -1,0 +1,50 @@
+// Clock times and durations: whole seconds inside, kitchen words outside.
+
+export const minute = 60;
+export const hour = 3600;
+const day = 86_400;
+
+/** Seconds after midnight as a clock, `18:42`, or with seconds `18:42:05`; past midnight it goes on from `00:00`. */
+export function formatClock(seconds: number, withSeconds = false): string {
+	const s = ((Math.floor(seconds) % day) + day) % day;
+	const two = (n: number) => String(n).padStart(2, '0');
+	const text = `${two(Math.floor(s / hour))}:${two(Math.floor((s % hour) / minute))}`;
+	return withSeconds ? `${text}:${two(s % minute)}` : text;
+}
+
+/** A clock as people type it (`19:30`, `7.30`, `1930`) in seconds after midnight, or `undefined`. */
+export function parseClock(text: string): number | undefined {
+	const match = /^\s*(\d{1,2})[:.h]?(\d{2})(?::(\d{2}))?\s*$/.exec(text);
+	if (!match) return undefined;
+	const [h, m, s] = [Number(match[1]), Number(match[2]), Number(match[3] ?? 0)];
+	return h < 24 && m < 60 && s < 60 ? h * hour + m * minute + s : undefined;
+}
+
+/** A duration in words: `40 s`, `6 min`, `6½ min`, `1 h 20 min`. */
+export function formatDuration(seconds: number): string {
+	const s = Math.round(Math.abs(seconds));
+	if (s < 90) return `${s} s`;
+	if (s < 10 * minute) {
+		const halves = Math.round(s / 30);
+		return `${Math.floor(halves / 2)}${halves % 2 === 1 ? '½' : ''} min`;
+	}
+	const minutes = Math.round(s / minute);
+	if (minutes < 60) return `${minutes} min`;
+	const rest = minutes % 60;
+	return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${rest} min`;
+}
+
+/** Minutes to service, as on the time axis: `−18` before, `+2` after. */
+export function formatToService(seconds: number): string {
+	const minutes = Math.round(seconds / minute);
+	if (minutes === 0) return '0';
+	return minutes > 0 ? `−${minutes}` : `+${-minutes}`;
+}
+
+/** A running count: `4:05`, `1:04:05`. */
+export function formatCount(seconds: number): string {
+	const s = Math.floor(Math.abs(seconds));
+	const two = (n: number) => String(n).padStart(2, '0');
+	const text = `${Math.floor((s % hour) / minute)}:${two(s % minute)}`;
+	return s >= hour ? `${Math.floor(s / hour)}:${text.padStart(5, '0')}` : text;
+}
