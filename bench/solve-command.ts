@@ -36,7 +36,8 @@ function main(args: string[]): void {
 	const seconds = number(values.seconds, 'seconds', 0);
 	const seed = Math.trunc(number(values.seed, 'seed', 0));
 	const read = readProblem(load(file));
-	if (!read.ok) throw new Refused(`${file} cannot be solved:\n${read.issues.map((i) => `  ${wordIssue(i)}`).join('\n')}`);
+	if (!read.ok)
+		throw new Refused(`${file} cannot be solved:\n${read.issues.map((i) => `  ${wordIssue(i)}`).join('\n')}`);
 
 	const began = performance.now();
 	const elapsed = () => Math.round(performance.now() - began) / 1000;

@@ -21,7 +21,13 @@ export type Issue =
 	| { readonly code: 'no-such-mode'; readonly path: Path; readonly mode: number; readonly count: number }
 	| { readonly code: 'two-options'; readonly path: Path; readonly task: string }
 	| { readonly code: 'out-of-order'; readonly path: Path; readonly what: string }
-	| { readonly code: 'missing-station'; readonly path: Path; readonly part: string; readonly step: string; readonly need: string }
+	| {
+			readonly code: 'missing-station';
+			readonly path: Path;
+			readonly part: string;
+			readonly step: string;
+			readonly need: string;
+	  }
 	| { readonly code: 'missing-vessel'; readonly path: Path; readonly part: string; readonly vessel: string }
 	| { readonly code: 'other-kitchen'; readonly path: Path; readonly wanted: string; readonly given: string }
 	| { readonly code: 'steps-in-a-circle'; readonly path: Path; readonly steps: readonly string[] };

@@ -85,7 +85,14 @@ const harvestSupper: Meal = {
 		{ id: 'plates', name: 'Plates', service: 19 * hour + 30 * minute }
 	],
 	parts: [
-		{ id: 'salad', name: 'Lentil salad, soft eggs', technique: 'lentil-salad-soft-eggs', course: 'salad', settings: {}, tone: 3 },
+		{
+			id: 'salad',
+			name: 'Lentil salad, soft eggs',
+			technique: 'lentil-salad-soft-eggs',
+			course: 'salad',
+			settings: {},
+			tone: 3
+		},
 		{ id: 'gratin', name: 'Celeriac gratin', technique: 'root-gratin', course: 'plates', settings: {}, tone: 0 },
 		{ id: 'cabbage', name: 'Red cabbage', technique: 'braised-cabbage', course: 'plates', settings: {}, tone: 5 },
 		{ id: 'beans', name: 'Green beans', technique: 'green-beans', course: 'plates', settings: {}, tone: 2 },

@@ -235,7 +235,10 @@ export const cornFritters: Technique = {
 				[0.55, 45, 'Turn the fritters'],
 				[1, 30, `Lift out the ${nth} batch, drain`]
 			]),
-			after: i === 0 ? [{ step: 'batter', least: 0, most: 1800 }] : [{ step: `fry-${all[i - 1] ?? ''}`, least: 0, most: 240 }],
+			after:
+				i === 0
+					? [{ step: 'batter', least: 0, most: 1800 }]
+					: [{ step: `fry-${all[i - 1] ?? ''}`, least: 0, most: 240 }],
 			sign: 'Edges set and lacy, underside deep gold.',
 			cautions: ['Hot oil: lower the spoon, do not drop. Corn can pop.']
 		}))

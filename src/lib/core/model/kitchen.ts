@@ -47,10 +47,7 @@ export const kitchenSchema = z.object({
 	version: z.literal(1),
 	id: idSchema,
 	name: nameSchema,
-	cooks: z
-		.array(z.object(base))
-		.min(1, 'needs at least one cook')
-		.max(12, 'can have at most 12 cooks'),
+	cooks: z.array(z.object(base)).min(1, 'needs at least one cook').max(12, 'can have at most 12 cooks'),
 	stations: z.array(stationSchema).max(60),
 	vessels: z.array(
 		z.object({ ...base, kind: z.enum(vesselKinds), size: z.string().max(40), count: z.int().min(0).max(60) })

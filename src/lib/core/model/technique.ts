@@ -3,7 +3,10 @@ import { z } from 'zod';
 import { duplicateIds, issuesOf, type Issue, type Path, type Read } from '../issues';
 import { idSchema, nameSchema, vesselKinds } from './kitchen';
 
-const seconds = z.int().min(0).max(7 * 86_400);
+const seconds = z
+	.int()
+	.min(0)
+	.max(7 * 86_400);
 const celsius = z.number().min(-40).max(600);
 
 export const stepKinds = [
@@ -83,8 +86,15 @@ export const stepSchema = z.object({
 	after: z.array(
 		z.object({
 			step: idSchema,
-			least: z.int().min(-86_400).max(7 * 86_400),
-			most: z.int().min(-86_400).max(7 * 86_400).optional()
+			least: z
+				.int()
+				.min(-86_400)
+				.max(7 * 86_400),
+			most: z
+				.int()
+				.min(-86_400)
+				.max(7 * 86_400)
+				.optional()
 		})
 	),
 	/** Hours or days before; does not count in the length of the evening. */

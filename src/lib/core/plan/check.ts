@@ -98,7 +98,8 @@ export function checkSchedule(problem: Problem, answer: Schedule): Verdict {
 			return wanted?.id === state.id ? [{ id: t.id, value: wanted.value, from: start(t.id), to: end(t.id) }] : [];
 		});
 		for (const a of list) {
-			if (a.from < change(state.initial, a.value)) violations.push(`${state.id} cannot be at ${a.value} for ${a.id} yet`);
+			if (a.from < change(state.initial, a.value))
+				violations.push(`${state.id} cannot be at ${a.value} for ${a.id} yet`);
 			for (const b of list) {
 				if (a.value === b.value || a.from > b.from || a === b) continue;
 				if (b.from < a.to + change(a.value, b.value)) violations.push(`${state.id}: ${b.id} too soon after ${a.id}`);
@@ -107,8 +108,7 @@ export function checkSchedule(problem: Problem, answer: Schedule): Verdict {
 	}
 
 	let objective = 0;
-	for (const choice of problem.choices)
-		objective += choice.options.find((o) => o.id === picks[choice.id])?.cost ?? NaN;
+	for (const choice of problem.choices) objective += choice.options.find((o) => o.id === picks[choice.id])?.cost ?? NaN;
 	for (const s of problem.services) {
 		const slip = slips[s.id] ?? NaN;
 		if (slip < 0 || s.due + slip > problem.horizon) violations.push(`${s.id} slips by ${slip}`);
@@ -121,12 +121,12 @@ export function checkSchedule(problem: Problem, answer: Schedule): Verdict {
 		objective += s.rate * Math.max(0, wait - s.free);
 	}
 	const counted = there.filter((t) => !t.ahead).map((t) => start(t.id));
-	if (counted.length > 0)
-		objective += problem.weights.span * (Math.max(...instants.values()) - Math.min(...counted));
+	if (counted.length > 0) objective += problem.weights.span * (Math.max(...instants.values()) - Math.min(...counted));
 
 	if (answer.objective !== objective)
 		violations.push(`says objective ${answer.objective ?? 'nothing'}, is ${objective}`);
 	if ((answer.bound ?? -Infinity) > objective) violations.push(`bound ${answer.bound ?? ''} above ${objective}`);
-	if (answer.status === 'optimal' && answer.bound !== objective) violations.push('optimal, but bound and objective differ');
+	if (answer.status === 'optimal' && answer.bound !== objective)
+		violations.push('optimal, but bound and objective differ');
 	return { violations, objective };
 }

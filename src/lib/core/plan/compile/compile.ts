@@ -63,11 +63,7 @@ export const platingId = (course: string) => `plating/${course}`;
  * Compile a consistent meal (see `readMeal`). Steps become tasks, ways of doing them modes, waits lags, kept vessels
  * holds, oven temperatures states, plating order offsets before service. What the kitchen lacks is returned as issues.
  */
-export function compileMeal(
-	meal: Meal,
-	kitchen: Kitchen,
-	techniques: ReadonlyMap<string, Technique>
-): Read<Compiled> {
+export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMap<string, Technique>): Read<Compiled> {
 	const issues: Issue[] = [];
 	if (meal.kitchen !== kitchen.id) {
 		issues.push({ code: 'other-kitchen', path: ['kitchen'], wanted: meal.kitchen, given: kitchen.id });

@@ -35,7 +35,11 @@ export function handUses(step: Step, duration: number, grid: number): readonly H
 			if (hands.every) {
 				const { interval, seconds, say } = hands.every;
 				const long = length(seconds);
-				for (let from = Math.ceil(interval / grid) * grid; from + long < duration; from += Math.ceil(interval / grid) * grid) {
+				for (
+					let from = Math.ceil(interval / grid) * grid;
+					from + long < duration;
+					from += Math.ceil(interval / grid) * grid
+				) {
 					const isClear = uses.every((u) => from >= u.to + apart || from + long + apart <= u.from);
 					if (isClear) uses.push({ from, to: from + long, say, whole: false });
 				}

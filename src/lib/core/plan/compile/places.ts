@@ -50,7 +50,8 @@ const equipment: { readonly [K in StationKind]: Row<K> } = {
 				: need.settings
 						.filter((setting) => setting >= s.lowest && setting <= s.highest)
 						.map((setting) => ({ amount: need.racks, setting })),
-		word: ({ settings, racks }) => `an oven with ${racks} free at ${settings.join(' or ')} °C`
+		word: ({ settings, racks }) =>
+			`an oven of at least ${racks} ${racks === 1 ? 'rack' : 'racks'} that can be set to ${settings.join(' or ')} °C`
 	},
 	board: simple('a board'),
 	cold: simple('a cold place'),

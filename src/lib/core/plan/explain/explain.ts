@@ -44,7 +44,13 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 		const slip = answer.slips?.[course.id] ?? 0;
 		const at = course.service + slip;
 		const plating = timed.get(platingId(course.id));
-		return { course: course.id, name: course.name, due: course.service, at, plating: plating ? clock(plating.start) : at };
+		return {
+			course: course.id,
+			name: course.name,
+			due: course.service,
+			at,
+			plating: plating ? clock(plating.start) : at
+		};
 	});
 	const steps = happenings.map((h): PlannedStep => {
 		const { step, way, timed: t } = h;
@@ -70,14 +76,27 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 		};
 	});
 	const parts = meal.parts.flatMap((part) => {
-		const plate = trace.steps.get(taskId(part.id, ''))?.technique.plate ?? happenings.find((h) => h.part === part)?.technique.plate;
+		const plate = happenings.find((h) => h.part === part)?.technique.plate;
 		const service = services.find((s) => s.course === part.course);
 		const last = plate && timed.get(taskId(part.id, plate.step));
 		if (!plate || !last || !service) return [];
 		const plated = service.at - (trace.offsets.get(part.id) ?? 0);
 		const { id, name, course, tone } = part;
 		const wait = last.wait ?? 0;
-		return [{ id, name, course, tone, ready: clock(last.end), plated, wait, free: plate.free, cost: last.cost, keep: plate.keep }];
+		return [
+			{
+				id,
+				name,
+				course,
+				tone,
+				ready: clock(last.end),
+				plated,
+				wait,
+				free: plate.free,
+				cost: last.cost,
+				keep: plate.keep
+			}
+		];
 	});
 	const allHands = [...handsOf.values()].flat().map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) }));
 	const span = {
@@ -153,10 +172,12 @@ function assignVessels(
 			.flatMap((v) => Array.from({ length: v.count }, () => `${v.name}, ${v.size}`));
 		const stretches = held.flatMap((v) => {
 			const [first, last] = [timed.get(v.from), timed.get(v.to)];
-			return v.kind === kind && first && last ? [{ ...v, from: first.start, to: last.end, group: v.part, owners: [v.from, v.to] }] : [];
+			return v.kind === kind && first && last
+				? [{ ...v, from: first.start, to: last.end, group: v.part, owners: [v.from, v.to] }]
+				: [];
 		});
 		assignEqual(stretches, names.length).forEach((k, i) => {
-			const { part, from, to, owners } = stretches[i] ?? { part: '', from: 0, to: 0, owners: [] };
+			const { part, from, to, owners } = stretches[i] ?? { part: '', from: 0, to: 0, owners: [] as string[] };
 			for (const t of timed.values()) {
 				const isOwn = owners.includes(t.id) || t.id.startsWith(`${part}/`);
 				const isInside = t.start >= from && t.end <= to;
@@ -184,7 +205,13 @@ function assignHands(
 ): ReadonlyMap<string, readonly Hand[]> {
 	const stretches = [
 		...happenings.flatMap((h) =>
-			h.way.hands.map((u) => ({ task: h.id, group: h.part.id, ...u, from: h.timed.start + u.from, to: h.timed.start + u.to }))
+			h.way.hands.map((u) => ({
+				task: h.id,
+				group: h.part.id,
+				...u,
+				from: h.timed.start + u.from,
+				to: h.timed.start + u.to
+			}))
 		),
 		...plating.flatMap((id) => {
 			const t = timed.get(id);

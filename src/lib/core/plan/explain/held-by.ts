@@ -12,7 +12,11 @@ export interface Wording {
  * For each task a sentence on why it is not later. Looks for a rule that is tight at the task's end: the plate, a
  * following step, something it shares with a task that takes over just then, an oven that changes.
  */
-export function heldBy(problem: Problem, timed: ReadonlyMap<string, Timed>, words: Wording): ReadonlyMap<string, string> {
+export function heldBy(
+	problem: Problem,
+	timed: ReadonlyMap<string, Timed>,
+	words: Wording
+): ReadonlyMap<string, string> {
 	const takings = takingsOf(problem, timed);
 	return new Map(
 		[...timed.values()].map((task) => {
@@ -35,7 +39,11 @@ export function heldBy(problem: Problem, timed: ReadonlyMap<string, Timed>, word
 			if (rival) return [id, `“${words.say(rival.by)}” needs ${words.resource(rival.resource)} right after.`];
 			if (leader) return [id, `It must not come later after “${words.say(leader.from)}”.`];
 			const change = [...timed.values()].find(
-				(x) => x.state !== undefined && x.state.id === task.state?.id && x.state.value !== task.state.value && x.start > task.start
+				(x) =>
+					x.state !== undefined &&
+					x.state.id === task.state?.id &&
+					x.state.value !== task.state.value &&
+					x.start > task.start
 			);
 			if (change) return [id, `The oven then changes for “${words.say(change.id)}”.`];
 			return [id, 'It fits best here; it has room to move.'];

@@ -26,8 +26,7 @@ export function timedTasks(problem: Problem, answer: Schedule): ReadonlyMap<stri
 		const end = start + way.duration;
 		const serve = problem.serve.find((s) => s.task === task.id);
 		const service = problem.services.find((s) => s.id === serve?.service);
-		const wait =
-			serve && service ? service.due + (answer.slips?.[service.id] ?? 0) - serve.offset - end : undefined;
+		const wait = serve && service ? service.due + (answer.slips?.[service.id] ?? 0) - serve.offset - end : undefined;
 		result.set(task.id, {
 			id: task.id,
 			mode,

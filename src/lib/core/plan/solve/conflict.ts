@@ -1,8 +1,7 @@
 // Why a problem has no plan: a small part of it that already has none, found by leaving things out.
 import type { Problem } from '../problem';
-import { Descent } from './descent';
-import { Domains } from './domains';
-import { tabulate } from './table';
+import { buildModel } from './model';
+import { Search } from './search';
 
 /** Work to spend on showing that one part of the problem is infeasible. */
 const PATIENCE = 4000;
@@ -28,7 +27,7 @@ export function* findConflict<T>(problem: Problem, report: () => T): Generator<T
 		...problem.services.map(({ id }) => ({ kind: 'service', id }) as const)
 	];
 	for (let size = Math.ceil(kept.length / 2); size >= 1; size = size === 1 ? 0 : Math.ceil(size / 2)) {
-		for (let from = 0; from < kept.length; ) {
+		for (let from = 0; from < kept.length;) {
 			const rest = [...kept.slice(0, from), ...kept.slice(from + size)];
 			if (isInfeasible(restrict(problem, rest))) kept = rest;
 			else from += size;
@@ -48,7 +47,13 @@ function lagNames(problem: Problem): readonly string[] {
 /** The problem with only these things left. */
 function restrict(problem: Problem, items: readonly Item[]): Problem {
 	const of = (kind: Item['kind']) => new Set(items.filter((i) => i.kind === kind).map((i) => i.id));
-	const [tasks, lags, resources, states, services] = [of('task'), of('lag'), of('resource'), of('state'), of('service')];
+	const [tasks, lags, resources, states, services] = [
+		of('task'),
+		of('lag'),
+		of('resource'),
+		of('state'),
+		of('service')
+	];
 	return {
 		...problem,
 		tasks: problem.tasks
@@ -72,6 +77,6 @@ function restrict(problem: Problem, items: readonly Item[]): Problem {
 }
 
 function isInfeasible(problem: Problem): boolean {
-	const domains = new Domains(tabulate(problem));
-	return !domains.root() || new Descent(domains, { retreat: () => 1 }).run(PATIENCE) === 'exhausted';
+	const model = buildModel(problem);
+	return model.isClosed || new Search(model, 1).run(PATIENCE) === 'closed';
 }

@@ -1,0 +1,335 @@
+// What to decide next: backwards from service, around the best plan, or where the conflicts are.
+import { uniformInt } from 'pure-rand/distribution/uniformInt';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import type { Engine } from './engine';
+import { ActivityHeap } from './heap';
+import type { Literal, Model } from './model';
+
+/** A plan in indices, times in units. */
+export interface Incumbent {
+	readonly objective: number;
+	/** Start by task, −1 where it is absent; index of its mode. */
+	readonly starts: Int32Array;
+	readonly modes: Int32Array;
+	/** Index of the option taken, by choice; instant, by service. */
+	readonly options: Int32Array;
+	readonly instants: Int32Array;
+	/** Value of every variable. */
+	readonly values: Int32Array;
+}
+
+/** How a stretch of search between two restarts decides. */
+type Manner = 'backward' | 'activity' | 'greedy' | 'nearby';
+
+export type Outcome = 'found' | 'closed' | 'paused';
+
+/** Manners in turn, without and with a plan to improve. */
+const openTurns: readonly Manner[] = ['backward', 'activity'];
+const improvingTurns: readonly Manner[] = ['greedy', 'activity', 'nearby', 'activity', 'greedy', 'activity'];
+const conflictsPerTurn: Record<Manner, number> = { backward: 150, activity: 100, greedy: 60, nearby: 80 };
+
+/**
+ * The search over one model: restarts in turns of different manners over one engine, whose clauses all of them share.
+ *
+ * *backward*: the undecided task that can end last goes as late as it can (list scheduling from service backwards).
+ * *activity*: the variable that took part in most recent conflicts (VSIDS: Moskewicz et al. 2001), towards its value in
+ * the best plan (solution-guided search: Beck 2007, J. AI Res. 29, 49–77). *greedy*: backward in the best plan's order,
+ * but for a few tasks (iterated greedy: Ruiz & Stützle 2007). *nearby*: all but a neighbourhood stays where it is (large
+ * neighbourhood search: Shaw 1998; Godard, Laborie & Nuijten 2005 for schedules).
+ */
+export class Search {
+	best: Incumbent | undefined;
+	private readonly engine: Engine;
+	private readonly heap: ActivityHeap;
+	private readonly random: (below: number) => number;
+	private manner: Manner = 'backward';
+	private turns = 0;
+	private turnEnds = 0;
+	private maxLearnts = 4000;
+	/** Rank of each task in the greedy manner: higher first. */
+	private rank = new Float64Array(0);
+	/** Modes and options wanted in the greedy manner; −1: no wish. */
+	private wantedModes = new Int32Array(0);
+	/** Instants wanted while there is no plan. */
+	private wantedInstants: readonly number[] = [];
+	/** Literals (pairs) to decide first, and how far that has come. */
+	private pins: number[] = [];
+	private readonly startOf: Int32Array;
+	private readonly isBoolean: Uint8Array;
+	private readonly phase: Int8Array;
+
+	constructor(
+		private readonly model: Model,
+		seed: number
+	) {
+		const { engine, branching, tasks } = model;
+		this.engine = engine;
+		const generator = xoroshiro128plus(seed);
+		this.random = (below) => (below <= 1 ? 0 : uniformInt(generator, 0, below - 1));
+		this.heap = new ActivityHeap(engine.variables, () => engine.activity);
+		this.startOf = new Int32Array(engine.variables).fill(-1);
+		tasks.forEach((t, i) => (this.startOf[t.start] = i));
+		this.isBoolean = new Uint8Array(engine.variables);
+		this.phase = new Int8Array(engine.variables).fill(-1);
+		const isService = new Set(model.services);
+		for (const x of branching) {
+			this.isBoolean[x] = this.startOf[x]! < 0 && !isService.has(x) ? 1 : 0;
+			this.heap.insert(x);
+		}
+		const canBranch = new Set(branching);
+		engine.onActivity = (x) => {
+			this.heap.rise(x);
+		};
+		engine.onUndo = (x) => {
+			if (canBranch.has(x)) this.heap.insert(x);
+		};
+		this.beginTurn();
+	}
+
+	/** Go on until a better plan is found, all is proven, or so much work is done. */
+	run(workLimit: number): Outcome {
+		const { engine } = this;
+		const stopAt = engine.work + workLimit;
+		for (;;) {
+			if (!engine.propagate()) {
+				if (!engine.resolve()) return 'closed';
+				if (engine.conflicts >= this.turnEnds) {
+					engine.backTo(0);
+					this.beginTurn();
+				}
+				continue;
+			}
+			if (engine.work >= stopAt) return 'paused';
+			if (!this.decide()) {
+				this.keep();
+				engine.backTo(0);
+				this.beginTurn();
+				return 'found';
+			}
+		}
+	}
+
+	private beginTurn(): void {
+		const { engine, best } = this;
+		if (engine.learntCount > this.maxLearnts) {
+			engine.forget();
+			this.maxLearnts *= 1.05;
+		}
+		const turns = best ? improvingTurns : openTurns;
+		this.manner = turns[this.turns % turns.length]!;
+		this.turns++;
+		this.turnEnds =
+			engine.conflicts + conflictsPerTurn[this.manner] * (this.manner === 'activity' ? luby(this.turns) : 1);
+		this.pins = [];
+		this.wantedInstants = best ? [] : this.postponed();
+		if (!best) return;
+		if (this.manner === 'greedy') this.shuffle(best);
+		if (this.manner === 'nearby') this.pin(best);
+	}
+
+	/** Without a plan: on time at first, then later and later. */
+	private postponed(): readonly number[] {
+		const { due, horizon } = this.model;
+		const later = this.turns < 4 ? 0 : this.random(Math.ceil(horizon * Math.min(0.5, (this.turns - 3) / 40)));
+		return due.map((d) => d + later);
+	}
+
+	/** Decide one thing; `false` when everything is decided. */
+	private decide(): boolean {
+		const { engine } = this;
+		while (this.pins.length > 0) {
+			const v = this.pins.pop()!;
+			const h = this.pins.pop()!;
+			if (engine.isTrue(h, v) || engine.isFalse(h, v)) continue;
+			engine.decide(h, v);
+			return true;
+		}
+		return this.manner === 'activity' ? this.decideActive() : this.decideBackward();
+	}
+
+	private decideActive(): boolean {
+		const { engine, best } = this;
+		for (;;) {
+			const x = this.heap.pop();
+			if (x < 0) return this.decideBackward();
+			if (engine.isFixed(x)) continue;
+			const task = this.startOf[x]!;
+			if (task >= 0 && !this.isThere(task)) continue;
+			const [low, high] = [engine.lb[2 * x]!, -engine.lb[2 * x + 1]!];
+			if (this.isBoolean[x]) {
+				const value = best ? best.values[x]! : this.phase[x]! >= 0 ? this.phase[x]! : 1;
+				if (value >= 1) engine.decide(2 * x, 1);
+				else engine.decide(2 * x + 1, 0);
+			} else {
+				const isInstant = task < 0;
+				let value = best ? best.values[x]! : isInstant ? low : high;
+				if (value < low || value > high) value = isInstant ? low : high;
+				if (value > low) engine.decide(2 * x, value);
+				else engine.decide(2 * x + 1, -value);
+				// Half of it may be open still.
+				this.heap.insert(x);
+			}
+			return true;
+		}
+	}
+
+	private decideBackward(): boolean {
+		const { engine, model } = this;
+		const greedy = this.manner === 'greedy' && this.best;
+		for (let c = 0; c < model.options.length; c++) {
+			const wanted = greedy ? greedy.options[c]! : -1;
+			if (this.decideOneOf(model.options[c]!, wanted)) return true;
+		}
+		for (let k = 0; k < model.services.length; k++) {
+			const x = model.services[k]!;
+			if (engine.isFixed(x)) continue;
+			const wanted = Math.min(-engine.lb[2 * x + 1]!, this.wantedInstants[k] ?? 0);
+			if (wanted > engine.lb[2 * x]!) engine.decide(2 * x, wanted);
+			else engine.decide(2 * x + 1, -engine.lb[2 * x]!);
+			return true;
+		}
+		let next = -1;
+		let highest = -Infinity;
+		for (let i = 0; i < model.tasks.length; i++) {
+			if (!this.isThere(i) || this.isDecided(i)) continue;
+			const { end, endShift } = model.tasks[i]!;
+			const rank = greedy ? this.rank[i]! : -engine.lb[2 * end + 1]! + endShift;
+			if (rank > highest) {
+				highest = rank;
+				next = i;
+			}
+		}
+		if (next < 0) return false;
+		const task = model.tasks[next]!;
+		const wanted = this.manner === 'greedy' ? this.wantedModes[next]! : this.best ? this.best.modes[next]! : -1;
+		if (this.decideOneOf(task.modes, wanted, task.durations)) return true;
+		engine.decide(2 * task.start, -engine.lb[2 * task.start + 1]!);
+		return true;
+	}
+
+	/** Take the wanted one of several literals, else the one of least cost that is open. */
+	private decideOneOf(literals: readonly Literal[], wanted: number, cost?: readonly number[]): boolean {
+		const { engine } = this;
+		let choice = -1;
+		for (let k = 0; k < literals.length; k++) {
+			const [h, v] = literals[k]!;
+			if (h === undefined || v === undefined || engine.isTrue(h, v)) return false;
+			if (engine.isFalse(h, v)) continue;
+			if (k === wanted) {
+				choice = k;
+				break;
+			}
+			if (choice < 0 || (cost && cost[k]! < cost[choice]!)) choice = k;
+		}
+		const literal = literals[choice];
+		if (!literal) return false;
+		engine.decide(literal[0]!, literal[1]!);
+		return true;
+	}
+
+	private isThere(i: number): boolean {
+		const { there } = this.model.tasks[i]!;
+		return there.length === 0 || this.engine.isTrue(there[0]!, there[1]!);
+	}
+
+	private isDecided(i: number): boolean {
+		const { start, modes } = this.model.tasks[i]!;
+		return this.engine.isFixed(start) && modes.some((m) => m.length === 0 || this.engine.isTrue(m[0]!, m[1]!));
+	}
+
+	/** The best plan's order, disturbed. */
+	private shuffle(best: Incumbent): void {
+		const { tasks, horizon } = this.model;
+		this.rank = Float64Array.from(tasks, (t, i) =>
+			best.starts[i]! < 0 ? this.random(horizon) : best.starts[i]! + t.durations[best.modes[i]!]!
+		);
+		this.wantedModes = best.modes.slice();
+		const spread = Math.max(2, Math.floor((horizon * (1 + this.random(20))) / 100));
+		const changeModes = this.random(2) === 0;
+		for (const i of this.neighbourhood(best)) {
+			this.rank[i]! += this.random(2 * spread) - spread;
+			if (changeModes) this.wantedModes[i] = this.random(tasks[i]!.modes.length);
+		}
+	}
+
+	/** Everything but a neighbourhood where it is in the best plan. */
+	private pin(best: Incumbent): void {
+		const free = new Set(this.neighbourhood(best));
+		const { model } = this;
+		model.tasks.forEach(({ start, modes }, i) => {
+			if (free.has(i) || best.starts[i]! < 0) return;
+			this.pins.push(2 * start, best.starts[i]!, 2 * start + 1, -best.starts[i]!, ...modes[best.modes[i]!]!);
+		});
+		model.options.forEach((literals, c) => {
+			if (this.random(4) > 0) this.pins.push(...literals[best.options[c]!]!);
+		});
+	}
+
+	/** Some tasks: at random, those of a stretch of time, those tied to one by lags, or those about to be served. */
+	private neighbourhood(best: Incumbent): readonly number[] {
+		const { tasks, horizon } = this.model;
+		const n = tasks.length;
+		const all = tasks.map((_, i) => i);
+		switch (this.random(4)) {
+			case 0: {
+				const count = 1 + this.random(Math.max(2, Math.ceil(n / 4)));
+				return Array.from({ length: count }, () => this.random(n));
+			}
+			case 1: {
+				const length = Math.ceil((horizon * (5 + this.random(25))) / 100);
+				const from = this.random(horizon) - Math.floor(length / 2);
+				return all.filter((i) => best.starts[i]! >= from && best.starts[i]! < from + length);
+			}
+			case 2:
+				return this.tiedTo(this.random(n));
+			default: {
+				const from = Math.max(...best.instants) - Math.ceil((horizon * (5 + this.random(20))) / 100);
+				return all.filter((i) => best.starts[i]! >= from);
+			}
+		}
+	}
+
+	private tiedTo(first: number): readonly number[] {
+		const { problem } = this.model;
+		const index = new Map(problem.tasks.map((t, i) => [t.id, i]));
+		const near = new Set([first]);
+		for (let hop = 0; hop < 3; hop++) {
+			for (const l of problem.lags) {
+				const [a, b] = [index.get(l.from)!, index.get(l.to)!];
+				if (near.has(a)) near.add(b);
+				else if (near.has(b)) near.add(a);
+				if (near.size > problem.tasks.length / 2) return [...near];
+			}
+		}
+		return [...near];
+	}
+
+	/** Take over the plan that the engine has decided, and ask for a better one from now on. */
+	private keep(): void {
+		const { engine, model } = this;
+		const { objective } = model;
+		let cost = 0;
+		objective.terms.forEach((h, i) => (cost += objective.coefficients[i]! * engine.lb[h]!));
+		objective.limit = cost - 1;
+		engine.wake(objective);
+		const pick = (literals: readonly Literal[]) =>
+			literals.findIndex((l) => l.length === 0 || engine.isTrue(l[0]!, l[1]!));
+		const values = Int32Array.from({ length: engine.variables }, (_, x) => engine.lb[2 * x]!);
+		for (let x = 0; x < engine.variables; x++) if (this.isBoolean[x]) this.phase[x] = values[x]!;
+		this.best = {
+			objective: cost + model.constant,
+			starts: Int32Array.from(model.tasks, (t, i) => (this.isThere(i) ? values[t.start]! : -1)),
+			modes: Int32Array.from(model.tasks, (t, i) => (this.isThere(i) ? pick(t.modes) : -1)),
+			options: Int32Array.from(model.options, pick),
+			instants: Int32Array.from(model.services, (x) => values[x]!),
+			values
+		};
+	}
+}
+
+/** The i-th number (i ≥ 1) of 1, 1, 2, 1, 1, 2, 4, … (Luby, Sinclair & Zuckerman 1993). */
+function luby(i: number): number {
+	let size = 1;
+	while (size < i + 1) size *= 2;
+	return size === i + 1 ? size / 2 : luby(i - size / 2 + 1);
+}
