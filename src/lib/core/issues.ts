@@ -54,7 +54,7 @@ export function wordIssue(issue: Issue): string {
 		case 'shape':
 			return `${where}${issue.detail}.`;
 		case 'wrong-format':
-			return `${where}the format is "${issue.seen}", expected "${issue.expected}". Choose another file.`;
+			return `${where}the format is ${issue.seen}, expected "${issue.expected}". Choose another file.`;
 		case 'future-version':
 			return `${where}version ${issue.seen} was written by a newer Juntos; this one reads up to ${issue.newest}. Update Juntos, or export an older version.`;
 		case 'duplicate-id':

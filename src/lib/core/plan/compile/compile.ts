@@ -23,6 +23,8 @@ export interface Way {
 	readonly hands: readonly HandUse[];
 }
 
+type Mutable<T> = { -readonly [K in keyof T]: T[K] };
+
 export interface TracedStep {
 	readonly part: Part;
 	readonly technique: Technique;
@@ -37,6 +39,8 @@ export interface HeldVessel {
 	/** First and last task, by id. */
 	readonly from: string;
 	readonly to: string;
+	/** All tasks done in it. */
+	readonly tasks: readonly string[];
 }
 
 /** Leads back from the problem's ids to the meal. */
@@ -69,7 +73,7 @@ export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMa
 		issues.push({ code: 'other-kitchen', path: ['kitchen'], wanted: meal.kitchen, given: kitchen.id });
 	}
 	const steps = new Map<string, TracedStep>();
-	const vessels: { part: string; kind: VesselKind; from: string; to: string }[] = [];
+	const vessels: Mutable<HeldVessel>[] = [];
 	const lags: Problem['lags'] = [];
 	meal.parts.forEach((part, i) => {
 		const technique = techniques.get(part.technique);
@@ -89,7 +93,8 @@ export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMa
 			if (!kitchen.vessels.some((v) => v.kind === kind && v.count > 0)) {
 				issues.push({ code: 'missing-vessel', path: ['parts', i], part: part.name, vessel: kind });
 			}
-			vessels.push({ part: part.id, kind, from: taskId(part.id, from), to: taskId(part.id, to) });
+			const tasks = stepsBetween(technique, from, to).map((step) => taskId(part.id, step));
+			vessels.push({ part: part.id, kind, from: taskId(part.id, from), to: taskId(part.id, to), tasks });
 		}
 	});
 	for (const link of meal.links) {
@@ -158,13 +163,27 @@ function modeOf({ place, spread, hands }: Way): Problem['tasks'][number]['modes'
 	};
 }
 
+/** The steps on any way from one step to another, both included. */
+function stepsBetween({ steps }: Technique, from: string, to: string): readonly string[] {
+	const leads = new Set([from]);
+	for (const id of leads) {
+		for (const s of steps) if (s.after.some((a) => a.step === id)) leads.add(s.id);
+	}
+	const needed = new Set([to]);
+	for (const id of needed) {
+		for (const { step } of steps.find((s) => s.id === id)?.after ?? []) needed.add(step);
+	}
+	return steps.map((s) => s.id).filter((id) => leads.has(id) && needed.has(id));
+}
+
 /** The vessel that a step ends with and the one that a later step begins with are one and the same. */
-function joinVessels(vessels: { kind: VesselKind; from: string; to: string }[], from: string, to: string): void {
+function joinVessels(vessels: Mutable<HeldVessel>[], from: string, to: string): void {
 	const first = vessels.find((v) => v.to === from && vessels.some((w) => w.from === to && w.kind === v.kind));
 	const second = vessels.findIndex((w) => w.from === to && w.kind === first?.kind);
 	const joined = vessels[second];
 	if (!first || !joined) return;
 	first.to = joined.to;
+	first.tasks = [...first.tasks, ...joined.tasks];
 	vessels.splice(second, 1);
 }
 

@@ -173,16 +173,12 @@ function assignVessels(
 		const stretches = held.flatMap((v) => {
 			const [first, last] = [timed.get(v.from), timed.get(v.to)];
 			return v.kind === kind && first && last
-				? [{ ...v, from: first.start, to: last.end, group: v.part, owners: [v.from, v.to] }]
+				? [{ from: first.start, to: last.end, group: v.part, tasks: v.tasks }]
 				: [];
 		});
 		assignEqual(stretches, names.length).forEach((k, i) => {
-			const { part, from, to, owners } = stretches[i] ?? { part: '', from: 0, to: 0, owners: [] as string[] };
-			for (const t of timed.values()) {
-				const isOwn = owners.includes(t.id) || t.id.startsWith(`${part}/`);
-				const isInside = t.start >= from && t.end <= to;
-				if (isOwn && isInside && names[k]) result.set(t.id, names[k]);
-			}
+			const name = names[k];
+			for (const id of stretches[i]?.tasks ?? []) if (name) result.set(id, name);
 		});
 	}
 	return result;

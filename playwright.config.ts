@@ -1,0 +1,25 @@
+// Browser tests: the built application in Debian's Chromium.
+import { defineConfig, devices } from '@playwright/test';
+import { chromiumFlags, chromiumPath } from './scripts/chromium.mjs';
+
+const port = 4179;
+
+export default defineConfig({
+	testDir: 'tests',
+	fullyParallel: true,
+	workers: 2,
+	reporter: [['list'], ['json', { outputFile: '.results/browser.json' }]],
+	use: {
+		...devices['Desktop Chrome'],
+		viewport: { width: 1280, height: 800 },
+		baseURL: `http://localhost:${port}`,
+		trace: 'retain-on-failure',
+		launchOptions: { executablePath: chromiumPath(), args: chromiumFlags }
+	},
+	webServer: {
+		command: 'node build',
+		port,
+		env: { PORT: `${port}`, ORIGIN: `http://localhost:${port}`, BODY_SIZE_LIMIT: '2M' },
+		reuseExistingServer: false
+	}
+});

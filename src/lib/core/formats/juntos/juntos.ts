@@ -1,0 +1,89 @@
+// Juntos JSON: a meal with its kitchen in one file, or either alone. Version 1.
+import { z } from 'zod';
+import type { Issue, Read } from '../../issues';
+import { kitchenSchema, readKitchen, type Kitchen } from '../../model/kitchen';
+import { mealSchema, readMeal, type Meal } from '../../model/meal';
+import type { Technique } from '../../model/technique';
+
+const newest = 1;
+
+/** The exported file. */
+export const fileSchema = z.object({
+	format: z.literal('juntos-file'),
+	version: z.literal(newest),
+	meal: mealSchema,
+	kitchen: kitchenSchema
+});
+
+export interface Contents {
+	readonly meal?: Meal;
+	readonly kitchen?: Kitchen;
+}
+
+/** The text of a file that holds a meal and its kitchen. */
+export function writeFile(meal: Meal, kitchen: Kitchen): string {
+	return `${JSON.stringify({ format: 'juntos-file', version: newest, meal, kitchen }, null, '\t')}\n`;
+}
+
+/** The text of a `juntos-file`, `juntos-meal` or `juntos-kitchen`, or everything that is wrong with it. */
+export function readFile(text: string, techniques: ReadonlyMap<string, Technique>): Read<Contents> {
+	const data = parseJson(text);
+	return data.ok ? readContents(data.value, techniques) : data;
+}
+
+/** Text as JSON, or the issue that it is not. */
+export function parseJson(text: string): Read<unknown> {
+	try {
+		return { ok: true, value: JSON.parse(text) as unknown };
+	} catch (error) {
+		const detail = error instanceof Error ? error.message : String(error);
+		return { ok: false, issues: [{ code: 'not-json', path: [], detail }] };
+	}
+}
+
+/** A meal for the page or the route: format and version first, so that the right thing is said of a wrong file. */
+export function readMealData(data: unknown, techniques: ReadonlyMap<string, Technique>): Read<Meal> {
+	const issue = formatIssue(data, ['juntos-meal']);
+	return issue ? { ok: false, issues: [issue] } : readMeal(data, techniques);
+}
+
+/** The same for a kitchen. */
+export function readKitchenData(data: unknown): Read<Kitchen> {
+	const issue = formatIssue(data, ['juntos-kitchen']);
+	return issue ? { ok: false, issues: [issue] } : readKitchen(data);
+}
+
+function readContents(data: unknown, techniques: ReadonlyMap<string, Technique>): Read<Contents> {
+	const issue = formatIssue(data, ['juntos-file', 'juntos-meal', 'juntos-kitchen']);
+	if (issue) return { ok: false, issues: [issue] };
+	const { format, meal, kitchen } = data as { format: string; meal?: unknown; kitchen?: unknown };
+	if (format === 'juntos-meal') return mapped(readMeal(data, techniques), (m) => ({ meal: m }));
+	if (format === 'juntos-kitchen') return mapped(readKitchen(data), (k) => ({ kitchen: k }));
+	const [m, k] = [within('meal', readMealData(meal, techniques)), within('kitchen', readKitchenData(kitchen))];
+	if (m.ok && k.ok) return { ok: true, value: { meal: m.value, kitchen: k.value } };
+	return { ok: false, issues: [m, k].flatMap((r) => (r.ok ? [] : r.issues)) };
+}
+
+function formatIssue(data: unknown, formats: readonly string[]): Issue | undefined {
+	const expected = formats.join('" or "');
+	if (typeof data !== 'object' || data === null || Array.isArray(data)) {
+		return { code: 'shape', path: [], detail: `this is not an object with the format "${expected}"` };
+	}
+	const { format, version } = data as { format?: unknown; version?: unknown };
+	if (typeof format !== 'string' || !formats.includes(format)) {
+		return { code: 'wrong-format', path: ['format'], seen: JSON.stringify(format) ?? 'absent', expected };
+	}
+	if (typeof version === 'number' && version > newest) {
+		return { code: 'future-version', path: ['version'], seen: version, newest };
+	}
+	return undefined;
+}
+
+function mapped<A, B>(read: Read<A>, f: (value: A) => B): Read<B> {
+	return read.ok ? { ok: true, value: f(read.value) } : read;
+}
+
+function within<T>(key: string, read: Read<T>): Read<T> {
+	if (read.ok) return read;
+	return { ok: false, issues: read.issues.map((i) => ({ ...i, path: [key, ...i.path] })) };
+}

@@ -1,0 +1,297 @@
+// What the application holds now: meals, kitchens, the plan; the only place where core, data and workers meet.
+import { createContext } from 'svelte';
+import { readFile, writeFile } from '../core/formats/juntos/juntos';
+import { wordIssue } from '../core/issues';
+import { demoKitchens, demoMeals } from '../core/library/demo';
+import { library } from '../core/library/library';
+import type { Kitchen } from '../core/model/kitchen';
+import type { Meal } from '../core/model/meal';
+import type { Plan } from '../core/model/plan';
+import { DataError, type KeptRecord } from '../data/database';
+import { openTabs, type SavedNews, type Tabs } from '../data/tabs';
+import { History } from './history.svelte';
+import { Notices } from './notices.svelte';
+import { Planning } from './planning.svelte';
+import { openStore, type Store } from './store';
+
+/** Everything that undo goes over. */
+interface Table {
+	readonly meals: readonly Meal[];
+	readonly kitchens: readonly Kitchen[];
+	/** Id of the meal that is open. */
+	readonly open: string;
+}
+
+type Kind = 'meals' | 'kitchens';
+
+/** Saving waits this long for the next keystroke, milliseconds. */
+const calm = 250;
+const openKey = 'juntos-open-meal';
+
+export class App {
+	readonly planning: Planning;
+	readonly notices = new Notices();
+	readonly history: History<Table>;
+	readonly techniques = library;
+	/** Records that could not be read, kept aside. */
+	kept: readonly KeptRecord[] = $state.raw([]);
+	/** Another tab saved what this one changed too. */
+	clash: { readonly kind: Kind; readonly theirs: Meal | Kitchen; readonly revision: number } | undefined = $state.raw();
+	/** `true` once the browser's data are here. */
+	isReady = $state(false);
+
+	readonly meals = $derived.by(() => this.history.now.meals);
+	readonly meal: Meal = $derived.by(() => found(this.history.now.meals, this.history.now.open));
+	readonly kitchen: Kitchen = $derived.by(() => found(this.history.now.kitchens, this.meal.kitchen));
+
+	private store: Store | undefined;
+	private tabs: Tabs | undefined;
+	private readonly revisions = new Map<string, number>();
+	private saved = new Map<string, Meal | Kitchen>();
+	private timer: ReturnType<typeof setTimeout> | undefined;
+
+	/** @param plan the demo meal's, made when the page was built */
+	constructor(plan: Plan) {
+		this.planning = new Planning(plan);
+		this.history = new History<Table>({ meals: demoMeals, kitchens: demoKitchens, open: plan.meal });
+	}
+
+	/** Read the browser's data, or put the demo meals there on a first visit. Returns what ends it all. */
+	async start(): Promise<void> {
+		try {
+			this.store = await openStore(() => {
+				this.notices.warn('A newer Juntos is open in another tab. Reload this one: until then it saves nothing.');
+				this.store = undefined;
+			});
+			this.tabs = openTabs((news) => void this.hear(news));
+			await this.load(this.store);
+		} catch (error) {
+			if (!(error instanceof DataError)) throw error;
+			this.notices.warn(error.message);
+		}
+		this.isReady = true;
+	}
+
+	stop(): void {
+		clearTimeout(this.timer);
+		void this.save();
+		this.tabs?.close();
+		this.planning.close();
+	}
+
+	get runs() {
+		return this.store?.runs;
+	}
+
+	/** Change the open meal; can be undone. */
+	changeMeal(meal: Meal): void {
+		const { meals } = this.history.now;
+		this.change({ ...this.history.now, meals: meals.map((m) => (m.id === meal.id ? meal : m)) });
+	}
+
+	/** Change the open meal's kitchen; can be undone. */
+	changeKitchen(kitchen: Kitchen): void {
+		const { kitchens } = this.history.now;
+		this.change({ ...this.history.now, kitchens: kitchens.map((k) => (k.id === kitchen.id ? kitchen : k)) });
+	}
+
+	openMeal(id: string): void {
+		this.history.now = { ...this.history.now, open: id };
+		localStorage.setItem(openKey, id);
+		this.replan();
+	}
+
+	/** Bring the demo meals and kitchens back as they were; can be undone. */
+	resetDemo(): void {
+		const { meals, kitchens, open } = this.history.now;
+		this.change({ meals: merged(meals, demoMeals), kitchens: merged(kitchens, demoKitchens), open });
+		this.notices.say('The demo meals are as they were at first. Undo brings your changes back.');
+	}
+
+	undo(): void {
+		this.history.undo();
+		this.settle();
+	}
+
+	redo(): void {
+		this.history.redo();
+		this.settle();
+	}
+
+	/** The open meal and its kitchen as the text of a file. */
+	exportFile(): { readonly name: string; readonly text: string } {
+		return { name: `${this.meal.id}.juntos.json`, text: writeFile(this.meal, this.kitchen) };
+	}
+
+	/** Take in a file; what is wrong with it is said, and nothing changes. */
+	importFile(name: string, text: string): void {
+		const read = readFile(text, this.techniques);
+		if (!read.ok) {
+			const [first, ...more] = read.issues.map(wordIssue);
+			const rest =
+				more.length === 0 ? [] : [...more.slice(0, 3), ...(more.length > 3 ? [`… and ${more.length - 3} more.`] : [])];
+			this.notices.warn(`“${name}” was not imported; nothing has changed.`, [first ?? '', ...rest]);
+			return;
+		}
+		const { meal, kitchen } = read.value;
+		const { meals, kitchens, open } = this.history.now;
+		const allKitchens = kitchen ? merged(kitchens, [kitchen]) : kitchens;
+		if (meal && !allKitchens.some((k) => k.id === meal.kitchen)) {
+			this.notices.warn(`“${name}” was not imported; nothing has changed.`, [
+				`kitchen: "${meal.kitchen}" is not among your kitchens. Import that kitchen first, or a file that holds both.`
+			]);
+			return;
+		}
+		this.change({ meals: meal ? merged(meals, [meal]) : meals, kitchens: allKitchens, open: meal?.id ?? open });
+		this.notices.say(`“${name}” is here. Undo takes it out again.`);
+	}
+
+	/** End a clash: keep what this tab has, or take what the other one saved. */
+	async settleClash(keep: 'mine' | 'theirs'): Promise<void> {
+		const { clash } = this;
+		if (!clash) return;
+		this.clash = undefined;
+		this.revisions.set(key(clash.kind, clash.theirs.id), clash.revision);
+		if (keep === 'theirs') this.adopt(clash.kind, clash.theirs);
+		await this.save();
+	}
+
+	private change(table: Table): void {
+		this.history.push(table);
+		this.settle();
+	}
+
+	/** After any change: plan, and save when it gets calm. */
+	private settle(): void {
+		this.replan();
+		clearTimeout(this.timer);
+		this.timer = setTimeout(() => void this.save(), calm);
+	}
+
+	private replan(): void {
+		const { meal, kitchen } = this;
+		void this.planning.ask({ meal, kitchen, techniques: [...this.techniques.values()] });
+	}
+
+	private async load(store: Store): Promise<void> {
+		const [meals, kitchens] = [await store.meals.list(), await store.kitchens.list()];
+		const isNew = meals.good.length === 0 && kitchens.good.length === 0;
+		const fresh = [...meals.kept, ...kitchens.kept];
+		this.kept = await store.kept();
+		for (const k of fresh) {
+			const what = 'A saved record could not be read. It is kept aside: download it from the Menu, under “Files”.';
+			this.notices.warn(what, k.why);
+		}
+		for (const [kind, list] of [['meals', meals.good] as const, ['kitchens', kitchens.good] as const]) {
+			for (const { value, revision } of list) {
+				this.revisions.set(key(kind, value.id), revision);
+				this.saved.set(key(kind, value.id), value);
+			}
+		}
+		const open = localStorage.getItem(openKey) ?? this.history.now.open;
+		const table = {
+			meals: isNew
+				? demoMeals
+				: withMissing(
+						meals.good.map((m) => m.value),
+						demoMeals
+					),
+			kitchens: withMissing(
+				kitchens.good.map((k) => k.value),
+				demoKitchens
+			)
+		};
+		const isThere = table.meals.some((m) => m.id === open);
+		const before = this.history.now;
+		this.history.reset({ ...table, open: isThere ? open : (table.meals[0]?.id ?? before.open) });
+		await this.save();
+		const isSame =
+			same(this.meal, found(before.meals, before.open)) &&
+			same(
+				this.kitchen,
+				demoKitchens.find((k) => k.id === this.kitchen.id)
+			);
+		if (!isSame) this.replan();
+	}
+
+	/** Save what differs from what lies in the database. */
+	private async save(): Promise<void> {
+		const { store } = this;
+		if (!store || this.clash) return;
+		const { meals, kitchens } = this.history.now;
+		try {
+			for (const meal of meals) await this.saveOne('meals', store.meals.save, meal);
+			for (const kitchen of kitchens) await this.saveOne('kitchens', store.kitchens.save, kitchen);
+		} catch (error) {
+			if (!(error instanceof DataError)) throw error;
+			this.notices.warn(error.message);
+		}
+	}
+
+	private async saveOne<T extends Meal | Kitchen>(
+		kind: Kind,
+		save: (value: T, from: number) => Promise<SaveResult<T>>,
+		value: T
+	) {
+		const id = key(kind, value.id);
+		if (this.saved.get(id) === value || this.clash) return;
+		const result = await save(value, this.revisions.get(id) ?? 0);
+		if (!result.ok) {
+			this.clash = { kind, theirs: result.theirs.value, revision: result.theirs.revision };
+			return;
+		}
+		this.revisions.set(id, result.revision);
+		this.saved.set(id, value);
+		this.tabs?.tell({ store: kind, id: value.id, revision: result.revision });
+	}
+
+	/** Another tab has saved: take it over, unless it changed what this tab has changed and not yet saved. */
+	private async hear({ store: kind, id, revision }: SavedNews): Promise<void> {
+		const { store } = this;
+		if (!store || kind === 'runs' || (this.revisions.get(key(kind, id)) ?? 0) >= revision) return;
+		const list: readonly (Meal | Kitchen)[] = this.history.now[kind];
+		const mine = list.find((x) => x.id === id);
+		if (mine && this.saved.get(key(kind, id)) !== mine) return;
+		const theirs = await store[kind].get(id);
+		if (!theirs) return;
+		this.revisions.set(key(kind, id), theirs.revision);
+		this.adopt(kind, theirs.value);
+	}
+
+	private adopt(kind: Kind, theirs: Meal | Kitchen): void {
+		this.saved.set(key(kind, theirs.id), theirs);
+		const { now } = this.history;
+		this.history.push({ ...now, [kind]: merged<{ id: string }>(now[kind], [theirs]) });
+		this.notices.say(`“${theirs.name}” was changed in another tab, and is now the same here.`);
+		this.replan();
+	}
+}
+
+type SaveResult<T> =
+	| { readonly ok: true; readonly revision: number }
+	| { readonly ok: false; readonly theirs: { readonly value: T; readonly revision: number } };
+
+const key = (kind: Kind, id: string) => `${kind}/${id}`;
+
+function found<T extends { readonly id: string }>(list: readonly T[], id: string): T {
+	const value = list.find((x) => x.id === id) ?? list[0];
+	if (!value) throw new RangeError(`an empty list where "${id}" was sought`);
+	return value;
+}
+
+/** A list with these values in place of those of the same id, new ones at the end. */
+function merged<T extends { readonly id: string }>(list: readonly T[], values: readonly T[]): readonly T[] {
+	const given = new Map(values.map((v) => [v.id, v]));
+	return [...list.map((x) => given.get(x.id) ?? x), ...values.filter((v) => !list.some((x) => x.id === v.id))];
+}
+
+/** A list with those of these values whose ids it lacks. */
+function withMissing<T extends { readonly id: string }>(list: readonly T[], values: readonly T[]): readonly T[] {
+	return [...list, ...values.filter((v) => !list.some((x) => x.id === v.id))];
+}
+
+function same(a: unknown, b: unknown): boolean {
+	return JSON.stringify(a) === JSON.stringify(b);
+}
+
+export const [getApp, setApp] = createContext<App>();

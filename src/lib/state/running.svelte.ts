@@ -1,0 +1,104 @@
+// The run that is on: its events, its clock, and the keeping of both.
+import type { Plan } from '../core/model/plan';
+import { minute } from '../core/units/time';
+import { atSpeed, readClock, setTo, type KitchenClock } from '../core/run/kitchen-clock';
+import { beginRun, viewRun, withEvent, withoutLast, type Run, type View } from '../core/run/run';
+import type { Records } from '../data/records';
+
+/** The demo clock begins this long before the first cue, seconds. */
+const before = minute;
+/** Twice a second is enough to show whole seconds. */
+const tick = 250;
+
+export class Running {
+	run: Run = $state.raw() as Run;
+	wall = $state(0);
+	clock: KitchenClock = $state.raw({ at: 0, since: 0, speed: 0 });
+	/** Whether the clock is the wall's. */
+	isLive = $state(false);
+	readonly now = $derived(Math.floor(readClock(this.clock, this.wall)));
+	readonly view: View = $derived(viewRun(this.run, this.now));
+	readonly canUndo = $derived(this.run.events.length > 0);
+
+	private timer: ReturnType<typeof setInterval> | undefined;
+	private records: Records<Run> | undefined;
+	private revision = 0;
+
+	constructor(plan: Plan) {
+		this.run = beginRun(plan);
+		this.clock = { at: plan.from - before, since: 0, speed: 0 };
+	}
+
+	/** Let time pass; take up the run of this meal if one was begun. */
+	async start(records: Records<Run> | undefined): Promise<void> {
+		this.records = records;
+		this.wall = Date.now();
+		this.clock = { ...this.clock, since: this.wall };
+		this.timer = setInterval(() => (this.wall = Date.now()), tick);
+		const stored = await records?.get(this.run.id);
+		if (!stored) return;
+		this.revision = stored.revision;
+		if (stored.value.events.length === 0) return;
+		this.run = stored.value;
+		const last = this.run.events.at(-1);
+		if (last && !this.isLive) this.clock = setTo(this.clock, this.wall, last.at);
+	}
+
+	stop(): void {
+		clearInterval(this.timer);
+	}
+
+	/** Begin again, with another plan. */
+	restart(plan: Plan): void {
+		this.run = beginRun(plan);
+		this.clock = { at: plan.from - before, since: Date.now(), speed: 0 };
+		this.isLive = false;
+		this.keep();
+	}
+
+	done(cue: string): void {
+		this.record({ kind: 'done', cue, at: this.now });
+	}
+
+	stretch(step: string, seconds: number): void {
+		this.record({ kind: 'stretch', step, seconds, at: this.now });
+	}
+
+	undo(): void {
+		this.run = withoutLast(this.run);
+		this.keep();
+	}
+
+	speed(times: number): void {
+		this.isLive = false;
+		this.clock = atSpeed(this.clock, Date.now(), times);
+	}
+
+	/** Go to the next cue at once (demo clock). */
+	skip(): void {
+		const next = this.view.next[0];
+		if (next) this.clock = setTo(this.clock, Date.now(), next.at);
+	}
+
+	/** Follow the wall's clock. */
+	live(): void {
+		const wall = new Date();
+		const at = wall.getHours() * 3600 + wall.getMinutes() * 60 + wall.getSeconds();
+		this.isLive = true;
+		this.clock = { at, since: wall.getTime(), speed: 1 };
+	}
+
+	private record(event: Run['events'][number]): void {
+		this.wall = Date.now();
+		this.run = withEvent(this.run, event);
+		this.keep();
+	}
+
+	private keep(): void {
+		const { records, run } = this;
+		if (!records) return;
+		void records.save(run, this.revision).then((saved) => {
+			this.revision = saved.ok ? saved.revision : saved.theirs.revision;
+		});
+	}
+}

@@ -1,0 +1,115 @@
+<!-- One glance at a plan: what it is for, when to begin, whether it is on time, how good it is. -->
+<script lang="ts">
+	import type { Kitchen } from '../core/model/kitchen';
+	import type { Plan } from '../core/model/plan';
+	import { formatClock, formatDuration } from '../core/units/time';
+
+	interface Props {
+		plan: Plan;
+		kitchen: Kitchen;
+		isCurrent: boolean;
+		isWorking: boolean;
+		spent: number;
+		problems: readonly string[];
+		onstop: () => void;
+	}
+	const { plan, kitchen, isCurrent, isWorking, spent, problems, onstop }: Props = $props();
+
+	const cooks = $derived(kitchen.cooks.length === 1 ? 'one cook' : `${kitchen.cooks.length} cooks`);
+	const services = $derived(plan.services.map((s) => `${s.name.toLowerCase()} ${formatClock(s.at)}`).join(', '));
+	const late = $derived(plan.services.filter((s) => s.at > s.due));
+	const longest = $derived(
+		plan.parts.reduce(
+			(a, b) => (b.wait - b.free > a.wait - a.free ? b : a),
+			plan.parts[0] ?? { name: '', wait: 0, free: 0 }
+		)
+	);
+	const overdue = $derived(longest.wait - longest.free);
+</script>
+
+<div class="summary">
+	<h1>{plan.name}</h1>
+	<p class="for">{plan.covers} at {kitchen.name} · {cooks} · {services} · begin {formatClock(plan.from)}</p>
+	<div class="state" role="status">
+		{#if problems.length > 0}
+			<p class="bad">No plan</p>
+		{:else if !isCurrent}
+			<p class="busy">Planning …</p>
+		{:else if late.length > 0}
+			<p class="bad">
+				{late.map((s) => `${s.name} ${formatDuration(s.at - s.due)} late`).join(', ')}
+			</p>
+		{:else}
+			<p class="good">
+				On time{overdue > 30
+					? `, ${longest.name.toLowerCase()} waits ${formatDuration(overdue)} too long`
+					: ', and nothing waits too long'}
+			</p>
+		{/if}
+		{#if problems.length === 0 && isCurrent}
+			<p class="proof">
+				{#if plan.status === 'optimal'}no better plan exists: proven{:else if isWorking}looking for a better one{:else}best
+					found{/if}
+			</p>
+		{/if}
+	</div>
+	{#if isWorking}
+		<div class="work">
+			<progress max="1" value={spent} aria-label="Work done on the plan"></progress>
+			<button type="button" onclick={onstop}>Stop</button>
+		</div>
+	{/if}
+</div>
+{#if problems.length > 0}
+	<ul class="problems" role="alert">
+		{#each problems as problem (problem)}<li>{problem}</li>{/each}
+	</ul>
+{/if}
+
+<style>
+	.summary {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		gap: var(--space-1) var(--space-4);
+		min-height: var(--touch);
+	}
+	.for {
+		flex: 1 1 18rem;
+		color: var(--ink-soft);
+	}
+	.state {
+		text-align: right;
+	}
+	.good {
+		color: var(--herb);
+		font-weight: 700;
+	}
+	.bad {
+		color: var(--alarm);
+		font-weight: 700;
+	}
+	.busy {
+		font-weight: 700;
+	}
+	.proof {
+		color: var(--ink-soft);
+		font-size: var(--text-s);
+	}
+	.work {
+		display: flex;
+		align-items: center;
+		gap: var(--space-2);
+	}
+	progress {
+		width: 5rem;
+		accent-color: var(--copper-fill);
+	}
+	.problems {
+		margin-top: var(--space-2);
+		padding: var(--space-3) var(--space-4);
+		border-left: 6px solid var(--alarm);
+		border-radius: var(--corner);
+		background: var(--alarm-wash);
+	}
+</style>

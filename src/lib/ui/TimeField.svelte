@@ -1,0 +1,73 @@
+<!-- A time of day, typed or stepped by five minutes. -->
+<script lang="ts">
+	import { formatClock, minute, parseClock } from '../core/units/time';
+
+	interface Props {
+		label: string;
+		/** Seconds after midnight. */
+		value: number;
+		onchange: (value: number) => void;
+	}
+	const { label, value, onchange }: Props = $props();
+
+	const id = $props.id();
+	const day = 24 * 60 * minute;
+	let refused = $state('');
+
+	function set(next: number): void {
+		refused = '';
+		onchange(Math.min(day - minute, Math.max(0, next)));
+	}
+
+	function type(event: Event & { currentTarget: HTMLInputElement }): void {
+		const typed = parseClock(event.currentTarget.value);
+		if (typed !== undefined) {
+			set(typed);
+			return;
+		}
+		refused = `“${event.currentTarget.value}” is not a time of day. Write it like 19:30.`;
+		event.currentTarget.value = formatClock(value);
+	}
+</script>
+
+<span class="field">
+	<label for={id}>{label}</label>
+	<button
+		type="button"
+		aria-label="{label}: five minutes earlier"
+		onclick={() => {
+			set(value - 5 * minute);
+		}}>−5</button
+	>
+	<input {id} type="text" inputmode="numeric" value={formatClock(value)} onchange={type} />
+	<button
+		type="button"
+		aria-label="{label}: five minutes later"
+		onclick={() => {
+			set(value + 5 * minute);
+		}}>+5</button
+	>
+	{#if refused !== ''}<span class="refused" role="alert">{refused}</span>{/if}
+</span>
+
+<style>
+	.field {
+		display: inline-flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-1);
+	}
+	label {
+		font-size: var(--text-s);
+	}
+	input {
+		width: 5rem;
+		text-align: center;
+		font-weight: 700;
+	}
+	.refused {
+		flex-basis: 100%;
+		color: var(--alarm);
+		font-size: var(--text-s);
+	}
+</style>

@@ -1,0 +1,113 @@
+<!-- The clock of the run, minutes to service, and the speed of the demo clock. -->
+<script lang="ts">
+	import Pause from '@lucide/svelte/icons/pause';
+	import SkipForward from '@lucide/svelte/icons/skip-forward';
+	import type { Plan } from '../../core/model/plan';
+	import { formatClock, formatCount, formatDuration } from '../../core/units/time';
+
+	interface Props {
+		clock: number;
+		plan: Plan;
+		/** Seconds after its planned instant that each course will be, by course. */
+		late: ReadonlyMap<string, number>;
+		speed: number;
+		isLive: boolean;
+		onspeed: (speed: number) => void;
+		onskip: () => void;
+		onlive: () => void;
+	}
+	const { clock, plan, late, speed, isLive, onspeed, onskip, onlive }: Props = $props();
+
+	const speeds = [1, 10, 60];
+	const next = $derived(plan.services.find((s) => s.at + (late.get(s.course) ?? 0) > clock) ?? plan.services.at(-1));
+	const by = $derived(next ? (late.get(next.course) ?? 0) : 0);
+	const toGo = $derived(next ? next.at + by - clock : 0);
+</script>
+
+<section class="bar" aria-label="Clock">
+	<p class="clock" aria-hidden="true">{formatClock(clock, true)}</p>
+	<p class="out-of-sight" role="timer">{formatClock(clock)}</p>
+	<div class="service">
+		{#if next}
+			<p class="count">{toGo >= 0 ? '−' : '+'}{formatCount(toGo)}</p>
+			<p>
+				to {next.name.toLowerCase()}, {formatClock(next.at + by)}
+				{#if by > 0}<strong class="late">{formatDuration(by)} late</strong>{/if}
+			</p>
+		{/if}
+	</div>
+	<div class="speeds" role="group" aria-label="Demo clock">
+		<span>{isLive ? 'Wall clock' : 'Demo clock'}</span>
+		<button
+			type="button"
+			aria-label="Stop the clock"
+			aria-pressed={speed === 0}
+			onclick={() => {
+				onspeed(0);
+			}}><Pause size={20} /></button
+		>
+		{#each speeds as times (times)}
+			<button
+				type="button"
+				aria-pressed={!isLive && speed === times}
+				onclick={() => {
+					onspeed(times);
+				}}>{times}×</button
+			>
+		{/each}
+		<button type="button" aria-label="To the next cue" title="To the next cue" onclick={onskip}
+			><SkipForward size={20} /></button
+		>
+		<button type="button" aria-pressed={isLive} onclick={onlive}>Live</button>
+	</div>
+</section>
+
+<style>
+	.bar {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		justify-content: space-between;
+		gap: var(--space-2) var(--space-5);
+	}
+	.clock {
+		font-size: var(--text-clock);
+		font-weight: 800;
+		line-height: 1;
+		letter-spacing: -0.02em;
+	}
+	.service {
+		flex: 1;
+		color: var(--ink-soft);
+	}
+	.count {
+		color: var(--ink);
+		font-size: var(--text-xl);
+		font-weight: 700;
+		line-height: 1.1;
+	}
+	.late {
+		color: var(--alarm);
+	}
+	.speeds {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-1);
+	}
+	.speeds span {
+		margin-right: var(--space-1);
+		color: var(--ink-soft);
+		font-size: var(--text-s);
+	}
+	.speeds button {
+		min-height: 52px;
+		min-width: 52px;
+		padding: 0 var(--space-2);
+	}
+	.speeds button[aria-pressed='true'] {
+		border-color: var(--ink);
+		background: var(--ink);
+		color: var(--enamel);
+	}
+</style>

@@ -1,0 +1,118 @@
+<!-- What to do now, to be read from two metres and touched with a wet knuckle. -->
+<script lang="ts">
+	import Check from '@lucide/svelte/icons/check';
+	import type { Cue } from '../../core/run/cues';
+	import { formatCount } from '../../core/units/time';
+
+	interface Props {
+		cue: Cue;
+		/** Its digit on the keyboard. */
+		digit: number;
+		clock: number;
+		tone: number | undefined;
+		partName: string;
+		ondone: () => void;
+	}
+	const { cue, digit, clock, tone, partName, ondone }: Props = $props();
+
+	const isBusy = $derived(cue.until - cue.at > 90);
+	const left = $derived(cue.until - clock);
+	const late = $derived(clock - cue.at);
+</script>
+
+<article style:--tone={tone === undefined ? 'var(--ink)' : `var(--tone-${tone})`} data-late={!isBusy && late > 60}>
+	<div>
+		<p class="part"><span class="digit">{digit}</span>{partName}</p>
+		<h3>{cue.say}</h3>
+		{#if cue.where !== ''}<p class="where">{cue.where}</p>{/if}
+		{#if cue.sign}<p class="sign">{cue.sign}</p>{/if}
+		{#each cue.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
+	</div>
+	<div class="act">
+		<p class="count">
+			{#if isBusy}{left >= 0 ? `${formatCount(left)} left` : `${formatCount(left)} over`}{:else if late > 20}since {formatCount(
+					late
+				)}{:else}now{/if}
+		</p>
+		<button type="button" onclick={ondone} aria-label="Done: {cue.say}"
+			><Check size={30} aria-hidden="true" /> Done</button
+		>
+	</div>
+</article>
+
+<style>
+	article {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		gap: var(--space-3);
+		padding: var(--space-3) var(--space-4);
+		border-left: 12px solid var(--tone);
+		border-radius: var(--corner);
+		background: var(--enamel);
+	}
+	.part {
+		display: flex;
+		align-items: center;
+		gap: var(--space-2);
+		color: var(--ink-soft);
+	}
+	.digit {
+		min-width: 1.6em;
+		border: 1.5px solid var(--rim);
+		border-radius: 6px;
+		text-align: center;
+		font-size: var(--text-s);
+	}
+	h3 {
+		font-size: clamp(1.5rem, 3vw, 2.1rem);
+		line-height: 1.15;
+	}
+	.where {
+		margin-top: var(--space-1);
+		font-size: var(--text-l);
+	}
+	.sign {
+		margin-top: var(--space-1);
+		color: var(--herb);
+		font-size: 1.1rem;
+	}
+	.caution {
+		color: var(--alarm);
+	}
+	.act {
+		display: flex;
+		flex-direction: column;
+		align-items: flex-end;
+		justify-content: space-between;
+		gap: var(--space-2);
+	}
+	.count {
+		font-size: var(--text-l);
+		font-weight: 700;
+	}
+	article[data-late='true'] .count {
+		color: var(--alarm);
+	}
+	button {
+		min-height: var(--touch-cook);
+		min-width: 8.5rem;
+		border: 0;
+		background: var(--herb-fill);
+		color: #fff;
+		font-size: var(--text-l);
+		font-weight: 700;
+	}
+	button:hover:not(:disabled) {
+		background: var(--herb-fill);
+		filter: brightness(1.1);
+	}
+	@media (max-width: 560px) {
+		article {
+			grid-template-columns: 1fr;
+		}
+		.act {
+			flex-direction: row;
+			align-items: center;
+		}
+	}
+</style>

@@ -1,0 +1,80 @@
+<!-- The parts at the pass as a list, in plating order: the plan in words, and what the drawing shows where it is narrow. -->
+<script lang="ts">
+	import type { Plan } from '../../core/model/plan';
+	import { formatClock, formatDuration } from '../../core/units/time';
+	import Swatch from '../Swatch.svelte';
+
+	interface Props {
+		plan: Plan;
+		onchoose: (step: string) => void;
+	}
+	const { plan, onchoose }: Props = $props();
+
+	const lastStep = (part: string) =>
+		plan.steps
+			.filter((s) => s.part === part)
+			.toSorted((a, b) => a.to - b.to)
+			.at(-1)?.id ?? '';
+	const firstStep = (part: string) => plan.steps.filter((s) => s.part === part).toSorted((a, b) => a.from - b.from)[0];
+</script>
+
+<div class="courses">
+	{#each plan.services as service (service.course)}
+		<section>
+			<h2>{service.name} <span>{formatClock(service.at)}</span></h2>
+			<ol>
+				{#each plan.parts.filter((p) => p.course === service.course) as part (part.id)}
+					<li>
+						<button
+							type="button"
+							onclick={() => {
+								onchoose(lastStep(part.id));
+							}}
+						>
+							<Swatch tone={part.tone} />
+							<span class="name">{part.name}</span>
+							<span class="soft">
+								from {formatClock(firstStep(part.id)?.from ?? part.ready)}, ready {formatClock(part.ready)},
+								{part.wait < 60 ? 'straight to the plate' : `waits ${formatDuration(part.wait)}`}
+							</span>
+						</button>
+					</li>
+				{/each}
+			</ol>
+		</section>
+	{/each}
+</div>
+
+<style>
+	.courses {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(min(26rem, 100%), 1fr));
+		gap: var(--space-4);
+		margin-top: var(--space-4);
+	}
+	h2 {
+		margin-bottom: var(--space-2);
+	}
+	h2 span,
+	.soft {
+		color: var(--ink-soft);
+		font-weight: 400;
+	}
+	li + li {
+		margin-top: var(--space-1);
+	}
+	button {
+		justify-content: flex-start;
+		width: 100%;
+		padding-block: var(--space-1);
+		border-color: transparent;
+		text-align: left;
+	}
+	.name {
+		flex: 0 0 11rem;
+		font-weight: 600;
+	}
+	.soft {
+		font-size: var(--text-s);
+	}
+</style>

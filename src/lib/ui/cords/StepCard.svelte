@@ -1,0 +1,145 @@
+<!-- Everything about one step of the plan. -->
+<script lang="ts">
+	import type { Plan } from '../../core/model/plan';
+	import { formatClock, formatDuration, formatToService } from '../../core/units/time';
+	import Swatch from '../Swatch.svelte';
+
+	interface Props {
+		plan: Plan;
+		/** Id of the step. */
+		step: string | undefined;
+	}
+	const { plan, step: id }: Props = $props();
+
+	const step = $derived(plan.steps.find((s) => s.id === id));
+	const part = $derived(plan.parts.find((p) => p.id === step?.part));
+	const lane = $derived(plan.lanes.find((l) => l.id === step?.lane));
+	const service = $derived(plan.services.find((s) => s.course === part?.course));
+	const isLast = $derived(part !== undefined && step?.to === part.ready);
+	const place = $derived(
+		[lane?.name, step?.setting === undefined ? step?.heat : `${step.setting} °C`, step?.vessel]
+			.filter(Boolean)
+			.join(' · ')
+	);
+	const hands = $derived(step?.hands.filter((h) => !h.whole) ?? []);
+	const isWhole = $derived(step?.hands.some((h) => h.whole) ?? false);
+</script>
+
+<section class="card" aria-live="polite" aria-label="The step">
+	{#if step && part && service}
+		<header>
+			<Swatch tone={part.tone} />
+			<h2>{step.say}</h2>
+			<p class="of">{part.name}</p>
+		</header>
+		<dl>
+			<div>
+				<dt>When</dt>
+				<dd>
+					<strong>{formatClock(step.from)}–{formatClock(step.to)}</strong>
+					<span class="soft">{formatToService(service.at - step.from)} min to {service.name.toLowerCase()}</span>
+				</dd>
+			</div>
+			<div>
+				<dt>Takes</dt>
+				<dd>
+					<strong>{formatDuration(step.to - step.from)}</strong>
+					<span class="soft">between {formatDuration(step.shortest)} and {formatDuration(step.longest)}</span>
+				</dd>
+			</div>
+			<div>
+				<dt>Where</dt>
+				<dd>{place === '' ? 'anywhere' : place}</dd>
+			</div>
+			<div>
+				<dt>Hands</dt>
+				<dd>
+					{#if isWhole}all the time{:else if hands.length === 0}none{:else}
+						<ul>
+							{#each hands as hand (hand.from)}<li><b>{formatClock(hand.from)}</b> {hand.say}</li>{/each}
+						</ul>
+					{/if}
+				</dd>
+			</div>
+			{#if step.sign}
+				<div>
+					<dt>Sign</dt>
+					<dd>{step.sign}</dd>
+				</div>
+			{/if}
+			<div>
+				<dt>Not later</dt>
+				<dd>{step.heldBy}</dd>
+			</div>
+			{#if isLast}
+				<div>
+					<dt>Then</dt>
+					<dd>
+						{#if part.wait < 60}straight to the plate{:else}waits {formatDuration(part.wait)}
+							{part.keep};
+							{part.wait <= part.free
+								? 'it loses nothing'
+								: `${formatDuration(part.wait - part.free)} longer than it likes`}{/if}
+					</dd>
+				</div>
+			{/if}
+		</dl>
+		{#each step.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
+	{:else}
+		<p class="hint">
+			Point at a cord, or press <kbd>Tab</kbd> and then the arrows: here you read what it needs and what keeps it from starting
+			later.
+		</p>
+	{/if}
+</section>
+
+<style>
+	.card {
+		min-height: 8.5rem;
+		padding: var(--space-3) var(--space-4);
+		border-left: 6px solid var(--rim);
+		border-radius: var(--corner);
+		background: var(--enamel);
+	}
+	header {
+		display: flex;
+		align-items: baseline;
+		flex-wrap: wrap;
+		gap: var(--space-2);
+	}
+	.of,
+	.soft,
+	.hint {
+		color: var(--ink-soft);
+	}
+	.soft {
+		display: block;
+		font-size: var(--text-s);
+	}
+	dl {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+		gap: var(--space-2) var(--space-4);
+		margin-top: var(--space-2);
+	}
+	dt {
+		color: var(--ink-soft);
+		font-size: var(--text-xs);
+		font-weight: 600;
+	}
+	dd {
+		font-size: var(--text-s);
+	}
+	.caution {
+		margin-top: var(--space-2);
+		color: var(--alarm);
+		font-size: var(--text-s);
+	}
+	kbd {
+		padding: 0 0.35em;
+		border: 1px solid var(--rim);
+		border-radius: 4px;
+		font: inherit;
+		font-size: var(--text-s);
+	}
+</style>

@@ -1,0 +1,318 @@
+// Plan and axis → lanes, cords, beads, knots: everything the drawing shows, as numbers. u runs with time, v across lanes.
+import type { Lane, Plan, PlannedPart, PlannedStep } from '../../core/model/plan';
+import { formatClock, formatDuration } from '../../core/units/time';
+import { packSlots } from './slots';
+import type { TimeAxis } from './time-axis';
+
+/** Sizes across the lanes, pixels. */
+export interface Sizes {
+	/** Room for one cord, with its label. */
+	readonly slot: number;
+	/** Room for one dotted wait in the lane for keeping. */
+	readonly keepSlot: number;
+	/** Free room at both edges of a lane, and between two lanes. */
+	readonly pad: number;
+	readonly gap: number;
+	/** Row of one cook in the hands strip. */
+	readonly hands: number;
+	/** Width of a letter of a label; 0: no labels. */
+	readonly letter: number;
+}
+
+export const wide: Sizes = { slot: 27, keepSlot: 8, pad: 4, gap: 4, hands: 26, letter: 6 };
+
+export interface LaneBox {
+	readonly lane: Lane;
+	readonly v: number;
+	readonly height: number;
+	readonly slots: number;
+}
+/** A piece of a cord: one step. */
+export interface Segment {
+	readonly step: PlannedStep;
+	readonly tone: number;
+	readonly u0: number;
+	readonly u1: number;
+	readonly v: number;
+	readonly look: 'heat' | 'work' | 'still';
+	/** Where hands are wanted all the time. */
+	readonly hatched: readonly { readonly u0: number; readonly u1: number }[];
+	/** Until where it may last. */
+	readonly fade: number;
+	readonly label: string;
+}
+export interface Bead {
+	readonly u: number;
+	readonly v: number;
+	readonly part: string;
+	readonly say: string;
+}
+/** The way from one place to the next; dotted where the part waits meanwhile. */
+export interface Transit {
+	readonly part: string;
+	readonly tone: number;
+	readonly u0: number;
+	readonly v0: number;
+	readonly u1: number;
+	readonly v1: number;
+	readonly isWait: boolean;
+}
+export interface Knot {
+	readonly part: PlannedPart;
+	readonly u: number;
+	readonly v: number;
+	/** At the pass itself, or at an earlier course's own. */
+	readonly isLast: boolean;
+	readonly note: string;
+}
+export interface HandPiece {
+	readonly u0: number;
+	readonly u1: number;
+	readonly v: number;
+	readonly tone: number | undefined;
+	readonly part: string | undefined;
+	readonly isWhole: boolean;
+}
+export interface Drawing {
+	readonly length: number;
+	/** Height of the lanes, and of all with the hands strip. */
+	readonly lanesEnd: number;
+	readonly height: number;
+	readonly lanes: readonly LaneBox[];
+	readonly segments: readonly Segment[];
+	readonly transits: readonly Transit[];
+	readonly waits: readonly {
+		readonly part: string;
+		readonly tone: number;
+		readonly u0: number;
+		readonly u1: number;
+		readonly v: number;
+	}[];
+	readonly beads: readonly Bead[];
+	readonly knots: readonly Knot[];
+	/** Courses that go out before the last one. */
+	readonly earlier: readonly { readonly name: string; readonly u: number; readonly label: string }[];
+	readonly terrain: readonly {
+		readonly lane: LaneBox;
+		readonly points: readonly { readonly u: number; readonly v: number }[];
+	}[];
+	readonly setPoints: readonly { readonly u: number; readonly v: number; readonly text: string }[];
+	readonly hands: readonly HandPiece[];
+	readonly handRows: readonly { readonly name: string; readonly v: number }[];
+	readonly tight: readonly { readonly u0: number; readonly u1: number; readonly say: string }[];
+	readonly idle: readonly { readonly u0: number; readonly u1: number; readonly v: number; readonly say: string }[];
+}
+
+const still = new Set<PlannedStep['kind']>(['rest', 'chill', 'temper', 'soak', 'marinate', 'hold']);
+const onHeat = new Set(['burner', 'oven', 'fryer']);
+/** The oven needs height for its terrain. */
+const leastOvenSlots = 2;
+/** Shorter climbs of an oven get no words, pixels. */
+const leastClimb = 64;
+
+/** Lay out a plan along an axis. */
+export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes): Drawing {
+	const partOf = new Map(plan.parts.map((p) => [p.id, p]));
+	const toneOf = (part: string) => partOf.get(part)?.tone ?? 0;
+	const last = plan.services.reduce((a, b) => (b.at >= a.at ? b : a));
+	const finalWaits = plan.waits.filter((w) => w.lane === 'keep');
+
+	// Lanes, as high as their places.
+	const lanes: LaneBox[] = [];
+	const vOf = new Map<string, number>();
+	const waitV = new Map<string, number>();
+	let v = 0;
+	for (const lane of plan.lanes) {
+		const isKeep = lane.kind === 'keep';
+		const steps = isKeep ? [] : plan.steps.filter((s) => s.lane === lane.id);
+		const waits = isKeep ? finalWaits : [];
+		if (steps.length + waits.length === 0 && lane.kind !== 'burner' && lane.kind !== 'oven') continue;
+		const extents = [...steps, ...waits].map(({ from, to, part }) => ({ from, to, group: part }));
+		const { slots, count } = packSlots(extents);
+		const places = lane.kind === 'oven' ? Math.max(leastOvenSlots, count) : count;
+		const pitch = isKeep ? sizes.keepSlot : sizes.slot;
+		const box = { lane, v, height: places * pitch + 2 * sizes.pad, slots: places };
+		const labelRoom = isKeep || sizes.letter === 0 ? 0 : 5;
+		const middle = (i: number) => v + sizes.pad + ((slots[i] ?? 0) + 0.5 + places - count) * pitch + labelRoom;
+		steps.forEach((s, i) => vOf.set(s.id, middle(i)));
+		waits.forEach((w, i) => waitV.set(w.part, middle(steps.length + i)));
+		lanes.push(box);
+		v += box.height + sizes.gap;
+	}
+	const lanesEnd = v - sizes.gap;
+
+	// Cords.
+	const segments = withLabels(
+		plan.steps.map((step): Segment => {
+			const lane = plan.lanes.find((l) => l.id === step.lane);
+			const [u0, u1] = [axis.u(step.from), Math.max(axis.u(step.from) + 5, axis.u(step.to))];
+			return {
+				step,
+				tone: toneOf(step.part),
+				u0,
+				u1,
+				v: vOf.get(step.id) ?? 0,
+				look: still.has(step.kind) ? 'still' : onHeat.has(lane?.kind ?? '') ? 'heat' : 'work',
+				hatched: step.hands.filter((h) => h.whole).map((h) => ({ u0: axis.u(h.from), u1: axis.u(h.to) })),
+				fade: Math.min(axis.length, axis.u(Math.min(axis.to, step.from + step.longest))),
+				label: ''
+			};
+		}),
+		(part) => partOf.get(part)?.name ?? '',
+		axis.length,
+		sizes.letter
+	);
+	const beads = plan.steps.flatMap((step) =>
+		step.hands
+			.filter((h) => !h.whole)
+			.map((h): Bead => ({ u: axis.u((h.from + h.to) / 2), v: vOf.get(step.id) ?? 0, part: step.part, say: h.say }))
+	);
+
+	// Knots: the last course's spread over the pass, an earlier one's where its cord comes to its own.
+	const lastParts = plan.parts.filter((p) => p.course === last.course);
+	const endOf = (part: PlannedPart) =>
+		plan.steps
+			.filter((s) => s.part === part.id)
+			.reduce<PlannedStep | undefined>((a, s) => (a && a.to >= s.to ? a : s), undefined);
+	const knots = plan.parts.map((part): Knot => {
+		const isLast = part.course === last.course;
+		const place = lastParts.indexOf(part);
+		const end = endOf(part);
+		const own = waitV.get(part.id) ?? (end ? vOf.get(end.id) : undefined) ?? 0;
+		return {
+			part,
+			isLast,
+			u: isLast ? axis.length : axis.u(part.plated),
+			v: isLast ? ((place + 0.5) / lastParts.length) * lanesEnd : own,
+			note: part.wait < 60 ? 'straight from the heat' : `waits ${formatDuration(part.wait)}`
+		};
+	});
+
+	// The ways between.
+	const steps = new Map(plan.steps.map((s) => [s.id, s]));
+	const between = plan.steps.flatMap((step) =>
+		step.after.flatMap((id): Transit[] => {
+			const before = steps.get(id);
+			const [v0, v1] = [vOf.get(id), vOf.get(step.id)];
+			if (before?.part !== step.part || v0 === undefined || v1 === undefined) return [];
+			const isWait = step.from - before.to >= 60;
+			if (v0 === v1 && !isWait) return [];
+			return [
+				{ part: step.part, tone: toneOf(step.part), u0: axis.u(before.to), v0, u1: axis.u(step.from), v1, isWait }
+			];
+		})
+	);
+	const waits = finalWaits.map((w) => {
+		const [u0, u1] = [axis.u(w.from), axis.u(w.to)];
+		return { part: w.part, tone: toneOf(w.part), u0, u1: Math.max(u0, u1), v: waitV.get(w.part) ?? 0 };
+	});
+	const home = knots.flatMap((knot): Transit[] => {
+		const { part } = knot;
+		const end = endOf(part);
+		const v0 = end && vOf.get(end.id);
+		if (!end || v0 === undefined) return [];
+		const common = { part: part.id, tone: part.tone, isWait: false };
+		const wait = waits.find((w) => w.part === part.id);
+		if (!wait) return [{ ...common, u0: axis.u(part.ready), v0, u1: knot.u, v1: knot.v }];
+		const into = { ...common, u0: axis.u(part.ready), v0, u1: Math.min(wait.u0 + 6, wait.u1), v1: wait.v };
+		return [into, { ...common, u0: wait.u1, v0: wait.v, u1: knot.u, v1: knot.v }];
+	});
+
+	// Ovens.
+	const terrain = plan.terrain.flatMap(({ lane, points }) => {
+		const box = lanes.find((l) => l.lane.id === lane);
+		if (!box || points.length === 0) return [];
+		const top = Math.max(120, ...points.map((p) => p.celsius));
+		const height = (celsius: number) =>
+			box.v + box.height - 3 - (Math.max(0, celsius - 20) / (top - 20)) * (box.height - 14);
+		return [
+			{
+				lane: box,
+				points: points.map((p) => ({ u: axis.u(p.at), v: height(p.celsius), at: p.at, celsius: p.celsius }))
+			}
+		];
+	});
+	const setPoints = terrain.flatMap(({ points }) =>
+		points.flatMap((p, i) => {
+			const next = points[i + 1];
+			if (!next) return [];
+			if (next.celsius === p.celsius && p.celsius > 40) return [{ u: p.u + 4, v: p.v - 3, text: `${p.celsius}°` }];
+			if (next.celsius > p.celsius && next.u - p.u > leastClimb) {
+				return [{ u: p.u + 6, v: p.v - 5, text: `heat up ${formatDuration(next.at - p.at)}` }];
+			}
+			return [];
+		})
+	);
+
+	// Hands.
+	const handsTop = lanesEnd + 2 * sizes.gap;
+	const rowOf = new Map(plan.cooks.map((c, i) => [c.id, handsTop + i * (sizes.hands + 2)]));
+	const hands = [
+		...plan.steps.flatMap((step) =>
+			step.hands.map((h): HandPiece => {
+				const u0 = axis.u(h.from);
+				const common = { part: step.part, tone: toneOf(step.part), isWhole: h.whole, v: rowOf.get(h.cook) ?? handsTop };
+				return { ...common, u0, u1: Math.max(u0 + 3, axis.u(h.to)) };
+			})
+		),
+		...plan.services
+			.filter((s) => s.plating < s.at)
+			.map((s): HandPiece => {
+				const common = { part: undefined, tone: undefined, isWhole: true, v: handsTop };
+				return { ...common, u0: axis.u(s.plating), u1: axis.u(s.at) };
+			})
+	];
+	return {
+		length: axis.length,
+		lanesEnd,
+		height: handsTop + plan.cooks.length * (sizes.hands + 2),
+		lanes,
+		segments,
+		transits: [...between, ...home],
+		waits,
+		beads,
+		knots,
+		earlier: plan.services
+			.filter((s) => s !== last)
+			.map((s) => ({ name: s.name, u: axis.u(s.at), label: `${s.name} out ${formatClock(s.at)}` })),
+		terrain,
+		setPoints,
+		hands,
+		handRows: plan.cooks.map((c) => ({ name: c.name, v: rowOf.get(c.id) ?? handsTop })),
+		tight: plan.tight.map((t) => ({ u0: axis.u(t.from), u1: axis.u(t.to), say: t.say })),
+		idle: plan.idle.map((t) => ({
+			u0: axis.u(t.from),
+			u1: axis.u(t.to),
+			v: rowOf.get(t.cook) ?? handsTop,
+			say: `free ${formatDuration(t.to - t.from)}`
+		}))
+	};
+}
+
+/** The longest words that fit before the next cord in the same place: what is done, else the part, else none. */
+function withLabels(
+	segments: readonly Segment[],
+	name: (part: string) => string,
+	length: number,
+	letter: number
+): readonly Segment[] {
+	if (letter === 0) return segments;
+	const byPlace = new Map<number, Segment[]>();
+	for (const s of segments) byPlace.set(s.v, [...(byPlace.get(s.v) ?? []), s]);
+	const labelled = new Map<Segment, string>();
+	for (const row of byPlace.values()) {
+		const sorted = row.toSorted((a, b) => a.u0 - b.u0);
+		sorted.forEach((s, i) => {
+			const room = (sorted[i + 1]?.u0 ?? length) - s.u0 - 4;
+			const fits = [s.step.say, name(s.step.part)].find((text) => text.length * letter <= room);
+			labelled.set(s, fits ?? '');
+		});
+	}
+	return segments.map((s) => ({ ...s, label: labelled.get(s) ?? '' }));
+}
+
+/** The path of a transit: leaves and arrives along the lanes, with a bend wide enough to be followed. */
+export function transitPath({ u0, v0, u1, v1 }: Transit, place: (u: number, v: number) => string): string {
+	const reach = Math.max(9, Math.abs(u1 - u0) / 2);
+	return `M${place(u0, v0)}C${place(u0 + reach, v0)} ${place(u1 - reach, v1)} ${place(u1, v1)}`;
+}

@@ -1,0 +1,12 @@
+// The places of the application, in the order in which cooks work.
+import ChefHat from '@lucide/svelte/icons/chef-hat';
+import ClipboardList from '@lucide/svelte/icons/clipboard-list';
+import Spline from '@lucide/svelte/icons/spline';
+import Warehouse from '@lucide/svelte/icons/warehouse';
+
+export const places = [
+	{ path: '/menu', name: 'Menu', key: 'm', icon: ClipboardList },
+	{ path: '/kitchen', name: 'Kitchen', key: 'k', icon: Warehouse },
+	{ path: '/plan', name: 'Plan', key: 'p', icon: Spline },
+	{ path: '/cook', name: 'Cook', key: 'c', icon: ChefHat }
+] as const;

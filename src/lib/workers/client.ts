@@ -1,0 +1,39 @@
+// The planner as the page sees it.
+import { proxy, wrap } from 'comlink';
+import type { PlanProgress, PlanRequest } from '../core/plan/plan-meal';
+import type { PlanAnswer, Planner } from './protocol';
+
+/** The worker has gone: it could not start, or failed. */
+export class WorkerError extends Error {
+	readonly code = 'worker-gone';
+	constructor(cause: unknown) {
+		super('The planner stopped. Reload the page to start it again; nothing is lost.', { cause });
+		this.name = 'WorkerError';
+	}
+}
+
+export interface PlannerClient {
+	/** @throws {WorkerError} */
+	plan(request: PlanRequest, onProgress: (progress: PlanProgress) => void): Promise<PlanAnswer>;
+	cancel(): Promise<void>;
+	close(): void;
+}
+
+/** Start a planner in a worker of its own. */
+export function startPlanner(): PlannerClient {
+	const worker = new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' });
+	const remote = wrap<Planner>(worker);
+	const gone = new Promise<never>((_, reject) => {
+		worker.onerror = (event) => {
+			reject(new WorkerError(event.message));
+		};
+	});
+	gone.catch(() => undefined);
+	return {
+		plan: (request, onProgress) => Promise.race([remote.plan(request, proxy(onProgress)), gone]),
+		cancel: () => remote.cancel(),
+		close: () => {
+			worker.terminate();
+		}
+	};
+}

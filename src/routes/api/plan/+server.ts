@@ -1,0 +1,70 @@
+// POST /api/plan: {meal, kitchen?, seed?, budget?} → a juntos-plan.
+import { z } from 'zod';
+import { readKitchenData, readMealData } from '$lib/core/formats/juntos/juntos';
+import { issuesOf } from '$lib/core/issues';
+import { demoKitchens } from '$lib/core/library/demo';
+import { library } from '$lib/core/library/library';
+import type { Plan } from '$lib/core/model/plan';
+import { planMeal, usualBudget, type PlanProgress } from '$lib/core/plan/plan-meal';
+import { inSlices } from '$lib/server/in-slices';
+import { issuesAnswer, problemDetails } from '$lib/server/problem-details';
+import { readBody } from '$lib/server/read-body';
+import type { RequestHandler } from './$types';
+
+export const prerender = false;
+
+/** Longest time for one plan, milliseconds. */
+const deadline = 20_000;
+
+const requestSchema = z.object({
+	meal: z.unknown(),
+	kitchen: z.unknown().optional(),
+	seed: z.int().min(0).default(1),
+	budget: z.int().min(1).max(10_000_000).default(usualBudget)
+});
+
+export const POST: RequestHandler = async ({ request }) => {
+	const body = await readBody(request);
+	if ('answer' in body) return body.answer;
+	const parsed = requestSchema.safeParse(body.data);
+	if (!parsed.success) return issuesAnswer(issuesOf(parsed.error));
+	const { seed, budget } = parsed.data;
+	const meal = readMealData(parsed.data.meal, library);
+	if (!meal.ok) return issuesAnswer(meal.issues.map((i) => ({ ...i, path: ['meal', ...i.path] })));
+	const known = demoKitchens.find((k) => k.id === meal.value.kitchen);
+	const kitchen = readKitchenData(parsed.data.kitchen ?? known);
+	if (!kitchen.ok) return issuesAnswer(kitchen.issues.map((i) => ({ ...i, path: ['kitchen', ...i.path] })));
+
+	let best: Plan | undefined;
+	const search = planMeal({
+		meal: meal.value,
+		kitchen: kitchen.value,
+		techniques: [...library.values()],
+		seed,
+		budget
+	});
+	const keepBest = (function* () {
+		for (;;) {
+			const step = search.next();
+			if (step.done) return step.value;
+			best = step.value.plan ?? best;
+			yield step.value satisfies PlanProgress;
+		}
+	})();
+	const end = await inSlices(keepBest, deadline, request.signal);
+	if (!end.done) {
+		if (best) return Response.json(best);
+		return problemDetails(503, 'No plan was found in the time allowed. Try again with fewer parts or a later service.');
+	}
+	const outcome = end.value;
+	switch (outcome.kind) {
+		case 'plan':
+			return Response.json(outcome.plan);
+		case 'issues':
+			return issuesAnswer(outcome.issues);
+		case 'conflict':
+			return problemDetails(422, `This meal cannot be met. ${outcome.reasons.join(' ')}`);
+		case 'unknown':
+			return problemDetails(503, 'No plan was found within the budget. Send a larger "budget".');
+	}
+};

@@ -1,0 +1,194 @@
+<!-- Cook: the live run. What is now, what is next, what is on. -->
+<script lang="ts">
+	import { onMount, untrack } from 'svelte';
+	import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
+	import Undo2 from '@lucide/svelte/icons/undo-2';
+	import { getApp } from '$lib/state/app.svelte';
+	import { Running } from '$lib/state/running.svelte';
+	import ClockBar from '$lib/ui/cook/ClockBar.svelte';
+	import NextList from '$lib/ui/cook/NextList.svelte';
+	import NowCard from '$lib/ui/cook/NowCard.svelte';
+	import OnList from '$lib/ui/cook/OnList.svelte';
+
+	const app = getApp();
+	const running = new Running(untrack(() => app.planning.plan));
+	const view = $derived(running.view);
+	const plan = $derived(running.run.plan);
+	const partOf = (id: string | undefined) => plan.parts.find((p) => p.id === id);
+	const toneOf = (id: string) => partOf(id)?.tone ?? 0;
+	/** The plan on the table is another than the one being cooked. */
+	const isOther = $derived(
+		app.planning.isCurrent && JSON.stringify(app.planning.plan.steps) !== JSON.stringify(plan.steps)
+	);
+	const hasBegun = $derived(running.run.events.length > 0);
+
+	onMount(() => {
+		return () => {
+			running.stop();
+		};
+	});
+	// The database opens after the page: a run that was begun is taken up then.
+	let isStarted = false;
+	$effect(() => {
+		if (!app.isReady || isStarted) return;
+		isStarted = true;
+		untrack(() => void running.start(app.runs));
+	});
+	// Until a run has begun it follows the plan.
+	$effect(() => {
+		if (isOther && !hasBegun)
+			untrack(() => {
+				running.restart(app.planning.plan);
+			});
+	});
+
+	function key(event: KeyboardEvent): void {
+		const { target } = event;
+		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		if (target instanceof HTMLElement && target.closest('button, input, select, dialog') && event.key === ' ') return;
+		const digit = event.key === ' ' ? 1 : Number(event.key);
+		const cue = view.now[digit - 1];
+		const timer = view.on[0];
+		if (event.key === ' ') event.preventDefault();
+		if (cue) running.done(cue.id);
+		else if (event.key === 'u') running.undo();
+		else if (timer && (event.key === '+' || event.key === '-'))
+			running.stretch(timer.step.id, event.key === '+' ? 60 : -60);
+	}
+</script>
+
+<svelte:window onkeydown={key} />
+
+<h1 class="out-of-sight">Cook: {plan.name}</h1>
+<ClockBar
+	clock={running.now}
+	{plan}
+	late={view.late}
+	speed={running.clock.speed}
+	isLive={running.isLive}
+	onspeed={(speed) => {
+		running.speed(speed);
+	}}
+	onskip={() => {
+		running.skip();
+	}}
+	onlive={() => {
+		running.live();
+	}}
+/>
+{#if isOther && hasBegun}
+	<p class="other">
+		The plan has changed since this run began.
+		<button
+			type="button"
+			onclick={() => {
+				running.restart(app.planning.plan);
+			}}>Begin again with the new plan</button
+		>
+	</p>
+{/if}
+<div class="columns">
+	<section class="now" aria-label="Now">
+		<h2>Now</h2>
+		{#each view.now as cue, i (cue.id)}
+			<NowCard
+				{cue}
+				digit={i + 1}
+				clock={running.now}
+				tone={partOf(cue.part)?.tone}
+				partName={partOf(cue.part)?.name ?? plan.name}
+				ondone={() => {
+					running.done(cue.id);
+				}}
+			/>
+		{:else}
+			<p class="calm">
+				{#if view.isOver}Everything is served. {view.done} things done.{:else if hasBegun}Nothing this minute. Wipe the
+					board, look at the pots.{:else}The run begins with the first cue. Start the clock: 1×, faster, or live.{/if}
+			</p>
+		{/each}
+		<div class="back">
+			<button
+				type="button"
+				disabled={!running.canUndo}
+				onclick={() => {
+					running.undo();
+				}}><Undo2 size={20} /> Undo</button
+			>
+			<button
+				type="button"
+				disabled={!hasBegun}
+				onclick={() => {
+					running.restart(app.planning.plan);
+				}}><RotateCcw size={20} /> Begin again</button
+			>
+		</div>
+	</section>
+	<div>
+		<section aria-label="On">
+			<h2>On</h2>
+			<OnList
+				on={view.on}
+				clock={running.now}
+				{toneOf}
+				onstretch={(step, seconds) => {
+					running.stretch(step, seconds);
+				}}
+			/>
+		</section>
+		<section aria-label="Next">
+			<h2>Next</h2>
+			<NextList next={view.next} clock={running.now} {toneOf} count={8} />
+		</section>
+	</div>
+</div>
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 3fr) minmax(18rem, 2fr);
+		align-items: start;
+		gap: var(--space-5);
+		margin-top: var(--space-4);
+	}
+	h2 {
+		margin-bottom: var(--space-2);
+	}
+	section + section {
+		margin-top: var(--space-4);
+	}
+	.now {
+		display: grid;
+		gap: var(--space-2);
+	}
+	.calm {
+		padding: var(--space-5);
+		border-radius: var(--corner);
+		background: var(--herb-wash);
+		color: var(--herb);
+		font-size: var(--text-l);
+	}
+	.back {
+		display: flex;
+		gap: var(--space-2);
+	}
+	.back button {
+		min-height: 56px;
+	}
+	.other {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-3);
+		margin-top: var(--space-3);
+		padding: var(--space-2) var(--space-4);
+		border-left: 6px solid var(--saffron);
+		border-radius: var(--corner);
+		background: var(--saffron-wash);
+	}
+	@media (max-width: 860px) {
+		.columns {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>

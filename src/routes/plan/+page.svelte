@@ -1,0 +1,93 @@
+<!-- Plan: the schedule as cords. -->
+<script lang="ts">
+	import { browser } from '$app/environment';
+	import { page } from '$app/state';
+	import { getApp } from '$lib/state/app.svelte';
+	import Cords from '$lib/ui/cords/Cords.svelte';
+	import Legend from '$lib/ui/cords/Legend.svelte';
+	import LensChoice from '$lib/ui/cords/LensChoice.svelte';
+	import PartList from '$lib/ui/cords/PartList.svelte';
+	import StepCard from '$lib/ui/cords/StepCard.svelte';
+	import { lenses, usualLens } from '$lib/ui/cords/time-axis';
+	import PlanSummary from '$lib/ui/PlanSummary.svelte';
+
+	const app = getApp();
+	const { planning } = app;
+	let lens = $state(usualLens);
+	let chosen: string | undefined = $state();
+	let pointed: string | undefined = $state();
+	// The search of a page built ahead is empty.
+	const wanted = $derived(browser ? (page.url.searchParams.get('step') ?? undefined) : undefined);
+
+	function key(event: KeyboardEvent): void {
+		const by = event.key === ']' ? 1 : event.key === '[' ? -1 : 0;
+		const at = lenses.findIndex((l) => l.lens === lens) + by;
+		if (by !== 0) lens = lenses[at]?.lens ?? lens;
+	}
+</script>
+
+<svelte:window onkeydown={key} />
+
+<PlanSummary
+	plan={planning.plan}
+	kitchen={app.kitchen}
+	isCurrent={planning.isCurrent}
+	isWorking={planning.isWorking}
+	spent={planning.spent}
+	problems={planning.problems}
+	onstop={() => void planning.stop()}
+/>
+<p class="try">
+	Try this: change a thickness or the service time in the <a href="/menu">Menu</a>, and watch the cords follow.
+</p>
+<figure data-state={planning.isCurrent ? 'current' : 'stale'}>
+	<Cords
+		plan={planning.plan}
+		{lens}
+		chosen={chosen ?? wanted}
+		onchoose={(step) => {
+			chosen = step;
+		}}
+		onpoint={(step) => {
+			pointed = step;
+		}}
+	/>
+</figure>
+<div class="below">
+	<Legend />
+	<LensChoice
+		{lens}
+		onchoose={(l) => {
+			lens = l;
+		}}
+	/>
+</div>
+<StepCard plan={planning.plan} step={pointed ?? chosen ?? wanted} />
+<PartList
+	plan={planning.plan}
+	onchoose={(step) => {
+		chosen = step;
+	}}
+/>
+
+<style>
+	.try {
+		margin-bottom: var(--space-2);
+		color: var(--ink-soft);
+		font-size: var(--text-s);
+	}
+	figure {
+		transition: opacity var(--quick);
+	}
+	figure[data-state='stale'] {
+		opacity: 0.45;
+	}
+	.below {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		justify-content: space-between;
+		gap: var(--space-2) var(--space-4);
+		margin: var(--space-1) 0 var(--space-3);
+	}
+</style>
