@@ -5,7 +5,7 @@ const layers = {
 	'core/': 'core/',
 	'core/units/': 'core/units/',
 	'core/heat/': 'core/(heat|units)/',
-	'core/model/': 'core/(model|units)/',
+	'core/model/': 'core/((model|units)/|issues[.]ts)',
 	'core/plan/solve/': 'core/(plan/solve/|plan/problem[.]ts|units/)',
 	'core/plan/check.ts': 'core/plan/problem[.]ts',
 	'(data|workers)/': '(core|data|workers)/'

@@ -9,6 +9,7 @@ export default defineConfig({
 	test: {
 		expect: { requireAssertions: true },
 		environment: 'node',
+		testTimeout: 120_000,
 		include: ['src/**/*.test.ts']
 	}
 });

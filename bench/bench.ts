@@ -1,35 +1,31 @@
-import { demoKitchens, demoMeals } from '$lib/core/library/demo';
-import { library } from '$lib/core/library/library';
-import { planMeal } from '$lib/core/plan/plan-meal';
-import { formatClock } from '$lib/core/units/time';
+// npm run bench [-- seconds]: measures, and writes docs/benchmarks.md.
+import { writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { benchPage } from './page-bench';
+import { benchDemo, benchProblems } from './plan-bench';
 
-for (const meal of demoMeals) {
-	const kitchen = demoKitchens.find((k) => k.id === meal.kitchen)!;
-	const t = performance.now();
-	const g = planMeal({ meal, kitchen, techniques: [...library.values()], seed: 1, budget: 60000 });
-	for (;;) {
-		const s = g.next();
-		if (!s.done) {
-			if (s.value.plan) console.log((performance.now() - t).toFixed(0), s.value.plan.objective, s.value.plan.status);
-			continue;
-		}
-		console.log(s.value.kind, (performance.now() - t).toFixed(0));
-		if (s.value.kind === 'plan') {
-			const p = s.value.plan;
-			console.log(p.status, p.objective, p.bound, p.services, p.tight, p.idle.length);
-			for (const x of p.steps.toSorted((a, b) => a.from - b.from))
-				console.log(
-					formatClock(x.from),
-					formatClock(x.to),
-					x.id,
-					x.lane,
-					x.setting ?? '',
-					x.vessel ?? '',
-					'|',
-					x.heldBy
-				);
-			for (const x of p.parts) console.log(x.id, formatClock(x.ready), formatClock(x.plated), x.wait, x.cost);
-		} else console.log(JSON.stringify(s.value));
-		break;
-	}
-}
+const limit = Number(process.argv[2] ?? 10);
+const sections = [
+	[
+		'The demo meals',
+		'As the worker plans them in the page: compile, solve, explain. Median of five runs.',
+		benchDemo()
+	],
+	[
+		'Problems',
+		`One thread, at most ${limit} s each, seed 1. “proof” is when the answer was proven the best, or infeasible.`,
+		benchProblems(limit)
+	],
+	[
+		'The page',
+		'What the browser loads before the plan can be used; the planner’s worker and the finder come after.',
+		benchPage()
+	]
+] as const;
+const text = [
+	'# Benchmarks',
+	`Written by \`npm run bench\` on ${cpus().length} cores (${cpus()[0]?.model ?? 'unknown'}), Node ${process.version}. Times vary by a factor of two on a busy machine; nothing here is a test.`,
+	...sections.map(([title, what, result]) => `## ${title}\n\n${what}\n\n${result}`)
+].join('\n\n');
+writeFileSync('docs/benchmarks.md', text);
+process.stdout.write(text);

@@ -1,8 +1,8 @@
 // The browser's database: one store for each kind of record, upgraded step by step.
-import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** A value as it lies in its store; `revision` counts its saves, `savedAt` is in milliseconds since 1970. */
-export interface StoredRecord {
+interface StoredRecord {
 	readonly id: string;
 	readonly revision: number;
 	readonly savedAt: number;
@@ -27,10 +27,7 @@ interface Stores extends DBSchema {
 }
 export type RecordStore = 'meals' | 'kitchens' | 'runs';
 export type Database = IDBPDatabase<Stores>;
-type Upgrade = (
-	db: Database,
-	transaction: IDBPTransaction<Stores, StoreNames<Stores>[], 'versionchange'>
-) => Promise<void> | void;
+type Upgrade = (db: Database) => void;
 
 /** Step i leads from version i to version i + 1. Never changed once shipped: a new layout is a new step. */
 const upgrades: readonly Upgrade[] = [
@@ -75,8 +72,8 @@ export async function openDatabase(
 ): Promise<Database> {
 	try {
 		const db: Database = await openDB<Stores>(name, version, {
-			async upgrade(open, from, to, transaction) {
-				for (const step of upgrades.slice(from, to ?? undefined)) await step(open, transaction);
+			upgrade(open, from, to) {
+				for (const step of upgrades.slice(from, to ?? undefined)) step(open);
 			},
 			blocking: () => {
 				db.close();

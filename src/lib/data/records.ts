@@ -2,12 +2,12 @@
 import { wordIssue, type Read } from '../core/issues';
 import { DataError, type Database, type KeptRecord, type RecordStore } from './database';
 
-export interface Stored<T> {
+interface Stored<T> {
 	readonly value: T;
 	readonly revision: number;
 }
 
-export type Saved<T> =
+type Saved<T> =
 	| { readonly ok: true; readonly revision: number }
 	/** Another tab has saved since: nothing was written. */
 	| { readonly ok: false; readonly theirs: Stored<T> };

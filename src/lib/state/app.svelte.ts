@@ -8,8 +8,10 @@ import type { Kitchen } from '../core/model/kitchen';
 import type { Meal } from '../core/model/meal';
 import type { Plan } from '../core/model/plan';
 import { DataError, type KeptRecord } from '../data/database';
+import type { Records } from '../data/records';
 import { openTabs, type SavedNews, type Tabs } from '../data/tabs';
 import { History } from './history.svelte';
+import { Ledger } from './ledger';
 import { Notices } from './notices.svelte';
 import { Planning } from './planning.svelte';
 import { openStore, type Store } from './store';
@@ -46,8 +48,7 @@ export class App {
 
 	private store: Store | undefined;
 	private tabs: Tabs | undefined;
-	private readonly revisions = new Map<string, number>();
-	private saved = new Map<string, Meal | Kitchen>();
+	private readonly ledger = new Ledger<Meal | Kitchen>();
 	private timer: ReturnType<typeof setTimeout> | undefined;
 
 	/** @param plan the demo meal's, made when the page was built */
@@ -97,8 +98,7 @@ export class App {
 
 	openMeal(id: string): void {
 		this.history.now = { ...this.history.now, open: id };
-		localStorage.setItem(openKey, id);
-		this.replan();
+		this.settle();
 	}
 
 	/** Bring the demo meals and kitchens back as they were; can be undone. */
@@ -151,8 +151,8 @@ export class App {
 		const { clash } = this;
 		if (!clash) return;
 		this.clash = undefined;
-		this.revisions.set(key(clash.kind, clash.theirs.id), clash.revision);
-		if (keep === 'theirs') this.adopt(clash.kind, clash.theirs);
+		this.ledger.note(key(clash.kind, clash.theirs.id), clash.revision);
+		if (keep === 'theirs') this.adopt(clash.kind, clash.theirs, clash.revision);
 		await this.save();
 	}
 
@@ -163,6 +163,7 @@ export class App {
 
 	/** After any change: plan, and save when it gets calm. */
 	private settle(): void {
+		localStorage.setItem(openKey, this.history.now.open);
 		this.replan();
 		clearTimeout(this.timer);
 		this.timer = setTimeout(() => void this.save(), calm);
@@ -184,8 +185,7 @@ export class App {
 		}
 		for (const [kind, list] of [['meals', meals.good] as const, ['kitchens', kitchens.good] as const]) {
 			for (const { value, revision } of list) {
-				this.revisions.set(key(kind, value.id), revision);
-				this.saved.set(key(kind, value.id), value);
+				this.ledger.note(key(kind, value.id), revision, value);
 			}
 		}
 		const open = localStorage.getItem(openKey) ?? this.history.now.open;
@@ -220,56 +220,46 @@ export class App {
 		if (!store || this.clash) return;
 		const { meals, kitchens } = this.history.now;
 		try {
-			for (const meal of meals) await this.saveOne('meals', store.meals.save, meal);
-			for (const kitchen of kitchens) await this.saveOne('kitchens', store.kitchens.save, kitchen);
+			for (const meal of meals) await this.saveOne('meals', store.meals, meal);
+			for (const kitchen of kitchens) await this.saveOne('kitchens', store.kitchens, kitchen);
 		} catch (error) {
 			if (!(error instanceof DataError)) throw error;
 			this.notices.warn(error.message);
 		}
 	}
 
-	private async saveOne<T extends Meal | Kitchen>(
-		kind: Kind,
-		save: (value: T, from: number) => Promise<SaveResult<T>>,
-		value: T
-	) {
+	private async saveOne<T extends Meal | Kitchen>(kind: Kind, records: Records<T>, value: T): Promise<void> {
 		const id = key(kind, value.id);
-		if (this.saved.get(id) === value || this.clash) return;
-		const result = await save(value, this.revisions.get(id) ?? 0);
+		if (this.ledger.holds(id, value) || this.clash) return;
+		const result = await records.save(value, this.ledger.revision(id));
 		if (!result.ok) {
 			this.clash = { kind, theirs: result.theirs.value, revision: result.theirs.revision };
 			return;
 		}
-		this.revisions.set(id, result.revision);
-		this.saved.set(id, value);
+		this.ledger.note(id, result.revision, value);
 		this.tabs?.tell({ store: kind, id: value.id, revision: result.revision });
 	}
 
 	/** Another tab has saved: take it over, unless it changed what this tab has changed and not yet saved. */
 	private async hear({ store: kind, id, revision }: SavedNews): Promise<void> {
 		const { store } = this;
-		if (!store || kind === 'runs' || (this.revisions.get(key(kind, id)) ?? 0) >= revision) return;
+		if (!store || kind === 'runs' || this.ledger.revision(key(kind, id)) >= revision) return;
 		const list: readonly (Meal | Kitchen)[] = this.history.now[kind];
 		const mine = list.find((x) => x.id === id);
-		if (mine && this.saved.get(key(kind, id)) !== mine) return;
+		if (mine && !this.ledger.holds(key(kind, id), mine)) return;
 		const theirs = await store[kind].get(id);
 		if (!theirs) return;
-		this.revisions.set(key(kind, id), theirs.revision);
-		this.adopt(kind, theirs.value);
+		this.adopt(kind, theirs.value, theirs.revision);
 	}
 
-	private adopt(kind: Kind, theirs: Meal | Kitchen): void {
-		this.saved.set(key(kind, theirs.id), theirs);
+	private adopt(kind: Kind, theirs: Meal | Kitchen, revision: number): void {
+		this.ledger.note(key(kind, theirs.id), revision, theirs);
 		const { now } = this.history;
 		this.history.push({ ...now, [kind]: merged<{ id: string }>(now[kind], [theirs]) });
 		this.notices.say(`“${theirs.name}” was changed in another tab, and is now the same here.`);
 		this.replan();
 	}
 }
-
-type SaveResult<T> =
-	| { readonly ok: true; readonly revision: number }
-	| { readonly ok: false; readonly theirs: { readonly value: T; readonly revision: number } };
 
 const key = (kind: Kind, id: string) => `${kind}/${id}`;
 

@@ -1,7 +1,7 @@
 // Undo and redo over immutable values.
 
 export class History<T> {
-	now: T = $state.raw() as T;
+	now: T;
 	private before: readonly T[] = $state.raw([]);
 	private after: readonly T[] = $state.raw([]);
 	readonly canUndo = $derived(this.before.length > 0);
@@ -12,7 +12,7 @@ export class History<T> {
 		now: T,
 		private readonly depth = 200
 	) {
-		this.now = now;
+		this.now = $state.raw(now);
 	}
 
 	/** A change that can be undone. */

@@ -1,17 +1,14 @@
 // The plan of what is on the table now: asked of the worker at each change, replaced as better ones come.
 import { wordIssue } from '../core/issues';
 import type { Plan } from '../core/model/plan';
-import { usualBudget, type PlanRequest } from '../core/plan/plan-meal';
+import { usualBudget, usualSeed, type PlanRequest } from '../core/plan/plan-meal';
 import { startPlanner, type PlannerClient } from '../workers/client';
-
-/** The page and the route plan with the same seed, so they give the same plan. */
-export const usualSeed = 1;
 
 type What = Pick<PlanRequest, 'meal' | 'kitchen' | 'techniques'>;
 
 export class Planning {
 	/** The best plan so far; of the meal before, while there is none of this one. */
-	plan: Plan = $state.raw() as Plan;
+	plan: Plan;
 	/** Whether `plan` is of the meal as it is now. */
 	isCurrent = $state(true);
 	isWorking = $state(false);
@@ -24,7 +21,7 @@ export class Planning {
 	private latest = 0;
 
 	constructor(plan: Plan) {
-		this.plan = plan;
+		this.plan = $state.raw(plan);
 	}
 
 	/** Plan this; an older request is dropped. */

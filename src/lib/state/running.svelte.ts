@@ -3,6 +3,7 @@ import type { Plan } from '../core/model/plan';
 import { minute } from '../core/units/time';
 import { atSpeed, readClock, setTo, type KitchenClock } from '../core/run/kitchen-clock';
 import { beginRun, viewRun, withEvent, withoutLast, type Run, type View } from '../core/run/run';
+import { wallClock } from './wall-clock';
 import type { Records } from '../data/records';
 
 /** The demo clock begins this long before the first cue, seconds. */
@@ -11,22 +12,24 @@ const before = minute;
 const tick = 250;
 
 export class Running {
-	run: Run = $state.raw() as Run;
+	run: Run;
 	wall = $state(0);
-	clock: KitchenClock = $state.raw({ at: 0, since: 0, speed: 0 });
+	clock: KitchenClock;
 	/** Whether the clock is the wall's. */
 	isLive = $state(false);
-	readonly now = $derived(Math.floor(readClock(this.clock, this.wall)));
-	readonly view: View = $derived(viewRun(this.run, this.now));
-	readonly canUndo = $derived(this.run.events.length > 0);
+	readonly now = $derived.by(() => Math.floor(readClock(this.clock, this.wall)));
+	readonly view: View = $derived.by(() => viewRun(this.run, this.now));
+	readonly canUndo = $derived.by(() => this.run.events.length > 0);
 
+	/** Whether somebody has set the clock. */
+	private isSet = false;
 	private timer: ReturnType<typeof setInterval> | undefined;
 	private records: Records<Run> | undefined;
 	private revision = 0;
 
 	constructor(plan: Plan) {
-		this.run = beginRun(plan);
-		this.clock = { at: plan.from - before, since: 0, speed: 0 };
+		this.run = $state.raw(beginRun(plan));
+		this.clock = $state.raw({ at: plan.from - before, since: 0, speed: 0 });
 	}
 
 	/** Let time pass; take up the run of this meal if one was begun. */
@@ -50,10 +53,16 @@ export class Running {
 
 	/** Begin again, with another plan. */
 	restart(plan: Plan): void {
-		this.run = beginRun(plan);
-		this.clock = { at: plan.from - before, since: Date.now(), speed: 0 };
+		this.isSet = false;
 		this.isLive = false;
+		this.follow(plan);
 		this.keep();
+	}
+
+	/** Before anything is done, take the better plan; a clock that was set goes on. */
+	follow(plan: Plan): void {
+		this.run = beginRun(plan);
+		if (!this.isSet) this.clock = { at: plan.from - before, since: Date.now(), speed: 0 };
 	}
 
 	done(cue: string): void {
@@ -70,22 +79,24 @@ export class Running {
 	}
 
 	speed(times: number): void {
+		this.isSet = true;
 		this.isLive = false;
 		this.clock = atSpeed(this.clock, Date.now(), times);
 	}
 
 	/** Go to the next cue at once (demo clock). */
 	skip(): void {
+		this.isSet = true;
 		const next = this.view.next[0];
 		if (next) this.clock = setTo(this.clock, Date.now(), next.at);
 	}
 
 	/** Follow the wall's clock. */
 	live(): void {
-		const wall = new Date();
-		const at = wall.getHours() * 3600 + wall.getMinutes() * 60 + wall.getSeconds();
+		const { wall, clock } = wallClock();
+		this.isSet = true;
 		this.isLive = true;
-		this.clock = { at, since: wall.getTime(), speed: 1 };
+		this.clock = { at: clock, since: wall, speed: 1 };
 	}
 
 	private record(event: Run['events'][number]): void {

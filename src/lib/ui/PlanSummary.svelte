@@ -40,16 +40,12 @@
 				{late.map((s) => `${s.name} ${formatDuration(s.at - s.due)} late`).join(', ')}
 			</p>
 		{:else}
-			<p class="good">
-				On time{overdue > 30
-					? `, ${longest.name.toLowerCase()} waits ${formatDuration(overdue)} too long`
-					: ', and nothing waits too long'}
-			</p>
+			<p class="good">On time</p>
 		{/if}
 		{#if problems.length === 0 && isCurrent}
 			<p class="proof">
-				{#if plan.status === 'optimal'}no better plan exists: proven{:else if isWorking}looking for a better one{:else}best
-					found{/if}
+				{overdue > 30 ? `past its best: ${longest.name}, ${formatDuration(overdue)}` : 'nothing waits too long'} ·
+				{#if plan.status === 'optimal'}proven the best{:else if isWorking}looking for a better plan{:else}best found{/if}
 			</p>
 		{/if}
 	</div>
@@ -79,6 +75,7 @@
 		color: var(--ink-soft);
 	}
 	.state {
+		margin-left: auto;
 		text-align: right;
 	}
 	.good {

@@ -4,7 +4,7 @@ import type { PlanProgress, PlanRequest } from '../core/plan/plan-meal';
 import type { PlanAnswer, Planner } from './protocol';
 
 /** The worker has gone: it could not start, or failed. */
-export class WorkerError extends Error {
+class WorkerError extends Error {
 	readonly code = 'worker-gone';
 	constructor(cause: unknown) {
 		super('The planner stopped. Reload the page to start it again; nothing is lost.', { cause });

@@ -38,7 +38,7 @@
 	$effect(() => {
 		if (isOther && !hasBegun)
 			untrack(() => {
-				running.restart(app.planning.plan);
+				running.follow(app.planning.plan);
 			});
 	});
 

@@ -169,6 +169,7 @@
 		position: sticky;
 		top: var(--space-3);
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		gap: var(--space-3);
 	}
 	@media (max-width: 1000px) {

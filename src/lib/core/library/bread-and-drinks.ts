@@ -1,6 +1,6 @@
 // Bread and hot drinks. Durations are starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { none, touches, whole } from './hands';
+import { touches, whole } from './hands';
 
 export const ovenToast: Technique = {
 	id: 'oven-toast',

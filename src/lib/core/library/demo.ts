@@ -115,7 +115,7 @@ const harvestSupper: Meal = {
 			from: { part: 'duck', step: 'sear' },
 			to: { part: 'sauce', step: 'reduce' },
 			least: 0,
-			most: 900,
+			most: 3600,
 			sameVessel: true
 		},
 		{

@@ -81,14 +81,14 @@ export const duckBreast: Technique = {
 			time: { shortest: 90, usual: 120, longest: 180, scale: [{ by: 'covers', at: 6, exponent: 1 }] },
 			need: { kind: 'board' },
 			hands: whole,
-			after: [{ step: 'rest', least: 0, most: 240 }]
+			after: [{ step: 'rest', least: 0, most: 480 }]
 		}
 	],
 	vessels: [
 		{ kind: 'frying pan', from: 'sear', to: 'sear' },
 		{ kind: 'tray', from: 'roast', to: 'roast' }
 	],
-	plate: { step: 'carve', perPlate: 5, free: 30, rate: 4, most: 240, keep: 'on the warm board, loosely covered' }
+	plate: { step: 'carve', perPlate: 5, free: 30, rate: 4, most: 480, keep: 'on the warm board, loosely covered' }
 };
 
 export const duckFurther: Technique = {
@@ -128,9 +128,9 @@ export const duckFurther: Technique = {
 			time: { shortest: 20, usual: 30, longest: 45 },
 			need: { kind: 'board' },
 			hands: whole,
-			after: [{ step: 'rest', least: 0, most: 240 }]
+			after: [{ step: 'rest', least: 0, most: 480 }]
 		}
 	],
 	vessels: [{ kind: 'tray', from: 'roast-on', to: 'roast-on' }],
-	plate: { step: 'carve', perPlate: 5, free: 30, rate: 4, most: 240, keep: 'on the warm board, loosely covered' }
+	plate: { step: 'carve', perPlate: 5, free: 30, rate: 4, most: 480, keep: 'on the warm board, loosely covered' }
 };

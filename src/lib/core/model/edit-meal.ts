@@ -16,8 +16,8 @@ export function withService(meal: Meal, course: string, service: number): Meal {
 /** A parameter of one part set to a value; the usual value is left out. */
 export function withSetting(meal: Meal, part: string, parameter: string, value: number, usual: number): Meal {
 	return changed(meal, part, (p) => {
-		const { [parameter]: _, ...others } = p.settings;
-		return { ...p, settings: value === usual ? others : { ...others, [parameter]: value } };
+		const others = Object.entries(p.settings).filter(([key]) => key !== parameter);
+		return { ...p, settings: Object.fromEntries(value === usual ? others : [...others, [parameter, value]]) };
 	});
 }
 

@@ -11,7 +11,7 @@ const base = { id: idSchema, name: nameSchema };
 const places = z.int().min(1).max(20);
 const celsius = z.number().min(-40).max(600);
 
-export const stationSchema = z.discriminatedUnion('kind', [
+const stationSchema = z.discriminatedUnion('kind', [
 	z.object({
 		kind: z.literal('burner'),
 		...base,

@@ -6,7 +6,7 @@ import type { Technique } from './technique';
 
 const clock = z.int().min(0, 'must be a time of day').max(86_399, 'must be a time of day');
 
-export const partSchema = z.object({
+const partSchema = z.object({
 	id: idSchema,
 	name: nameSchema,
 	technique: idSchema,

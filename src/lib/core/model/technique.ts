@@ -71,7 +71,7 @@ const handsSchema = z.discriminatedUnion('kind', [
 	})
 ]);
 
-export const stepSchema = z.object({
+const stepSchema = z.object({
 	id: idSchema,
 	/** What to do, verb first: "Turn the fillets". */
 	say: nameSchema,
@@ -104,7 +104,6 @@ export const stepSchema = z.object({
 	cautions: z.array(z.string().max(200)).optional()
 });
 export type Step = z.infer<typeof stepSchema>;
-export type StepKind = Step['kind'];
 
 export const partKinds = ['protein', 'side', 'sauce', 'egg', 'garnish', 'bread', 'drink'] as const;
 

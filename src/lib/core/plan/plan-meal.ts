@@ -19,6 +19,9 @@ export interface PlanRequest {
 	readonly budget: number;
 }
 
+/** Page and route plan with the same seed, so they give the same plan. */
+export const usualSeed = 1;
+
 /** Work that suits a home meal: a second or so; proofs end it sooner. */
 export const usualBudget = 60_000;
 

@@ -109,8 +109,7 @@ function stepCues(plan: Plan, step: PlannedStep): readonly Cue[] {
 		];
 	}
 	const cues = step.hands.map((hand, i): Cue => {
-		const kind = hand.from <= step.from ? 'start' : hand.to >= step.to ? 'end' : 'touch';
-		const id = kind === 'touch' ? `${step.id}#touch-${i}` : `${step.id}#${kind}`;
+		const { id, kind } = handCue(step, i);
 		const sign = kind === 'start' ? undefined : step.sign;
 		return { ...common, id, kind, at: hand.from, until: hand.to, say: hand.say, sign, cook: hand.cook };
 	});
@@ -127,10 +126,20 @@ function stepCues(plan: Plan, step: PlannedStep): readonly Cue[] {
 			kind: 'end',
 			at: step.to,
 			until: step.to,
-			say: `Done: ${lowerFirst(step.say)}`
+			say: `Time is up: ${lowerFirst(step.say)}`
 		});
 	}
 	return cues;
+}
+
+/** The cue that a stretch of hands of a step makes. */
+export function handCue(
+	step: PlannedStep,
+	i: number
+): { readonly id: string; readonly kind: 'start' | 'touch' | 'end' } {
+	const hand = step.hands[i];
+	const kind = !hand || hand.from <= step.from ? 'start' : hand.to >= step.to ? 'end' : 'touch';
+	return { id: kind === 'touch' ? `${step.id}#touch-${i}` : `${step.id}#${kind}`, kind };
 }
 
 /** Whether the step begins by itself as another one of its part ends: a rest after a roast. */

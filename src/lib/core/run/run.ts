@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { planSchema, type Plan, type PlannedStep } from '../model/plan';
 import { issuesOf, type Read } from '../issues';
-import { cuesOf, type Cue } from './cues';
+import { cuesOf, handCue, type Cue } from './cues';
 
 const time = z.number();
 const eventSchema = z.discriminatedUnion('kind', [
@@ -12,7 +12,7 @@ const eventSchema = z.discriminatedUnion('kind', [
 ]);
 
 /** A run as it is kept: the plan it follows, and what has happened. */
-export const runSchema = z.object({
+const runSchema = z.object({
 	format: z.literal('juntos-run'),
 	version: z.literal(1),
 	/** The meal's id: one run for each meal. */
@@ -96,9 +96,8 @@ export function viewRun(run: Run, clock: number): View {
  * 1995, Reactive scheduling systems). Places and hands are not looked at again: a replan does that.
  */
 export function shiftedPlan({ plan, events }: Run): Plan {
-	const stretched = new Map<string, number>();
-	for (const e of events) if (e.kind === 'stretch') stretched.set(e.step, (stretched.get(e.step) ?? 0) + e.seconds);
-	if (stretched.size === 0) return plan;
+	const stretches = stretchesOf(events);
+	if (stretches.length === 0) return plan;
 	const moved = new Map<string, PlannedStep>();
 	for (const step of plan.steps.toSorted((a, b) => a.from - b.from)) {
 		const delay = Math.max(
@@ -110,14 +109,7 @@ export function shiftedPlan({ plan, events }: Run): Plan {
 				return before.to - Math.max(planned.to, step.from);
 			})
 		);
-		const from = step.from + delay;
-		const to = Math.max(from + 15, step.to + delay + (stretched.get(step.id) ?? 0));
-		const hands = step.hands.map((h) => {
-			const isAtEnd = h.to >= step.to;
-			const by = isAtEnd ? to - step.to : delay;
-			return { ...h, from: h.from + (h.whole ? delay : by), to: h.to + by };
-		});
-		moved.set(step.id, { ...step, from, to, hands });
+		moved.set(step.id, stretched(step, delay, stretches));
 	}
 	const steps = plan.steps.map((s) => moved.get(s.id) ?? s);
 	const services = plan.services.map((service) => {
@@ -130,4 +122,38 @@ export function shiftedPlan({ plan, events }: Run): Plan {
 		return { ...service, at: service.at + late, plating: service.plating + late };
 	});
 	return { ...plan, steps, services };
+}
+
+interface Stretch {
+	readonly step: string;
+	readonly seconds: number;
+	/** Cues done by then: they do not move any more. */
+	readonly done: ReadonlySet<string>;
+}
+
+function stretchesOf(events: readonly RunEvent[]): readonly Stretch[] {
+	const done = new Set<string>();
+	return events.flatMap((e): Stretch[] => {
+		if (e.kind === 'stretch') return [{ step: e.step, seconds: e.seconds, done: new Set(done) }];
+		done.add(e.cue);
+		return [];
+	});
+}
+
+/** A step that begins later and takes longer: touches still to come move with its end. */
+function stretched(step: PlannedStep, delay: number, stretches: readonly Stretch[]): PlannedStep {
+	const own = stretches.filter((s) => s.step === step.id);
+	const longer = own.reduce((sum, s) => sum + s.seconds, 0);
+	const from = step.from + delay;
+	const to = Math.max(from + 15, step.to + delay + longer);
+	const hands = step.hands.map((h, i) => {
+		const cue = handCue(step, i);
+		if (h.whole) return { ...h, from: h.from + delay, to };
+		if (cue.kind === 'start') return { ...h, from: h.from + delay, to: h.to + delay };
+		const by =
+			cue.kind === 'end' ? to - step.to : delay + own.reduce((sum, s) => sum + (s.done.has(cue.id) ? 0 : s.seconds), 0);
+		const at = Math.max(from + 1, h.from + by);
+		return { ...h, from: at, to: cue.kind === 'end' ? to : Math.min(to - 1, at + h.to - h.from) };
+	});
+	return { ...step, from, to, hands };
 }

@@ -110,4 +110,13 @@
 		background: var(--ink);
 		color: var(--enamel);
 	}
+	@media (max-width: 560px) {
+		.speeds {
+			width: 100%;
+			justify-content: space-between;
+		}
+		.speeds span {
+			display: none;
+		}
+	}
 </style>

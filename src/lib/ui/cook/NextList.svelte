@@ -14,7 +14,7 @@
 
 	const inMinutes = (at: number) => {
 		const minutes = Math.ceil((at - clock) / minute);
-		return minutes <= 1 ? 'in a minute' : `in ${minutes}`;
+		return minutes <= 1 ? 'in a minute' : `in ${minutes} min`;
 	};
 </script>
 

@@ -37,7 +37,7 @@
 				? { left: 48, right: 8, top: 76, bottom: 34 }
 				: { left: 116, right: 190, top: 44, bottom: 24 }
 	);
-	const length = $derived(isStanding ? 1100 : Math.max(200, width - margins.left - margins.right));
+	const length = $derived(isStanding ? 1100 : Math.max(200, width - margins.left - margins.right - 1));
 	const axis = $derived(timeAxis(plan.from, plan.to, length, lens));
 	const drawing = $derived(layoutCords(plan, axis, sizesFor()));
 	const place = $derived(frame(isStanding, margins.left, margins.top));
@@ -107,7 +107,7 @@
 		role={isSmall ? 'img' : 'group'}
 		aria-label="{plan.name}: the plan as cords, from {formatClock(plan.from)} to {formatClock(plan.to)}"
 	>
-		<Weaves {prefix} />
+		<Weaves {prefix} {isStanding} />
 		<Ground {drawing} frame={place} {ticks} {isSmall} />
 		{#if !isSmall}<Hands {drawing} frame={place} {prefix} {forward} />{/if}
 		<Threads
@@ -128,7 +128,7 @@
 
 <style>
 	.cords {
-		overflow-x: auto;
+		overflow: hidden;
 	}
 	svg {
 		display: block;

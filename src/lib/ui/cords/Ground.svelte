@@ -42,9 +42,11 @@
 		{/if}
 	{/if}
 {/each}
-{#each drawing.handRows as row (row.v)}
-	<rect class="hands" {...frame.box(-4, drawing.length, row.v, row.v + (isSmall ? 8 : 26))} rx="4" />
-{/each}
+{#if !isSmall}
+	{#each drawing.handRows as row (row.v)}
+		<rect class="hands" {...frame.box(-4, drawing.length, row.v, row.v + 26)} rx="4" />
+	{/each}
+{/if}
 
 {#each corners as { id, line, area } (id)}
 	<path class="terrain" d={area} />
@@ -86,7 +88,14 @@
 {/each}
 {#each drawing.setPoints as label, i (i)}
 	{#if !isSmall && !frame.isStanding}
-		<text class="degrees" x={frame.x(label.u, 0)} y={frame.y(0, label.v)}>{label.text}</text>
+		<text
+			class="degrees"
+			x={frame.x(label.u, 0)}
+			y={frame.y(0, label.v)}
+			text-anchor={label.isBefore ? 'end' : 'start'}
+		>
+			{label.text}
+		</text>
 	{/if}
 {/each}
 {#each drawing.earlier as course (course.label)}

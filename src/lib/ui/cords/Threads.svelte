@@ -1,5 +1,6 @@
 <!-- The cords themselves: pieces on heat, hollow rests, dotted waits, the ways between, beads and knots. -->
 <script lang="ts">
+	import type { SVGAttributes } from 'svelte/elements';
 	import { transitPath, type Drawing, type Segment } from './layout';
 	import type { Frame } from './place';
 
@@ -24,7 +25,29 @@
 	const tabStop = $derived(drawing.segments.some((s) => s.step.id === chosen) ? chosen : drawing.segments[0]?.step.id);
 	const stateOf = (part: string | undefined) =>
 		forward === undefined ? 'calm' : part === forward ? 'forward' : 'back';
-	const fadeBox = (s: Segment) => frame.box(s.u1, Math.max(s.u1, s.fade), s.v - half, s.v + half);
+	/** A group in a drawing cannot be a <button>: what makes it one. */
+	const control = (s: Segment): SVGAttributes<SVGGElement> => ({
+		role: 'button',
+		tabindex: s.step.id === tabStop ? 0 : -1,
+		'aria-label': describe(s),
+		'aria-pressed': s.step.id === chosen,
+		onpointerenter: () => {
+			onpoint(s.step.id);
+		},
+		onpointerleave: () => {
+			onpoint(undefined);
+		},
+		onclick: () => {
+			onchoose(s.step.id);
+		},
+		onfocus: () => {
+			onchoose(s.step.id);
+		},
+		onkeydown: (event) => {
+			onkey(event, s.step.id);
+		}
+	});
+	const fadeBox = (s: Segment) => frame.box(s.u1, Math.max(s.u1, s.fade), s.v - half * 0.8, s.v + half * 0.8);
 </script>
 
 {#each drawing.transits as t, i (i)}
@@ -46,35 +69,16 @@
 {/each}
 
 {#each drawing.segments as s (s.step.id)}
-	<!-- A group in a drawing cannot be a <button>. -->
 	<g
 		class="piece"
-		role={isSmall ? 'presentation' : 'button'}
-		tabindex={isSmall ? undefined : s.step.id === tabStop ? 0 : -1}
-		aria-label={isSmall ? undefined : describe(s)}
-		aria-pressed={isSmall ? undefined : s.step.id === chosen}
+		{...isSmall ? {} : control(s)}
 		data-step={s.step.id}
 		data-state={stateOf(s.step.part)}
 		data-look={s.look}
 		style:--tone="var(--tone-{s.tone})"
-		onpointerenter={() => {
-			onpoint(s.step.id);
-		}}
-		onpointerleave={() => {
-			onpoint(undefined);
-		}}
-		onclick={() => {
-			onchoose(s.step.id);
-		}}
-		onfocus={() => {
-			onchoose(s.step.id);
-		}}
-		onkeydown={(event) => {
-			onkey(event, s.step.id);
-		}}
 	>
 		{#if !isSmall}<rect class="reach" {...frame.box(s.u0, s.u1, s.v - 13, s.v + 11)} />{/if}
-		{#if s.fade > s.u1 + 2}<rect class="spread" {...fadeBox(s)} />{/if}
+		{#if s.fade > s.u1 + 2}<rect {...fadeBox(s)} fill="url(#{prefix}-fade-{s.tone})" />{/if}
 		<rect
 			class="body"
 			{...frame.box(s.u0, s.u1, s.v - half, s.v + half)}
@@ -123,7 +127,7 @@
 	.wait,
 	.transit[data-wait='true'] {
 		stroke-width: 2.2;
-		stroke-opacity: 0.9;
+		stroke-opacity: 0.75;
 		stroke-dasharray: 0.1 5.5;
 		stroke-linecap: round;
 	}
@@ -143,10 +147,6 @@
 	}
 	.reach {
 		fill: transparent;
-	}
-	.spread {
-		fill: var(--tone);
-		opacity: 0.22;
 	}
 	.body {
 		fill: var(--weave);

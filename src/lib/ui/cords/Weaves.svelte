@@ -3,8 +3,10 @@
 	interface Props {
 		/** Makes the ids of this drawing its own. */
 		prefix: string;
+		/** Time runs down. */
+		isStanding?: boolean;
 	}
-	const { prefix }: Props = $props();
+	const { prefix, isStanding = false }: Props = $props();
 
 	/** Strokes of a weave on a tile of 8 × 8. */
 	const weaves = [
@@ -25,6 +27,10 @@
 			<rect width="8" height="8" style:fill="var(--tone-{tone})" />
 			<path {d} class="thread" />
 		</pattern>
+		<linearGradient id="{prefix}-fade-{tone}" x2={isStanding ? 0 : 1} y2={isStanding ? 1 : 0}>
+			<stop offset="0" style:stop-color="var(--tone-{tone})" stop-opacity="0.55" />
+			<stop offset="1" style:stop-color="var(--tone-{tone})" stop-opacity="0.04" />
+		</linearGradient>
 	{/each}
 	<pattern id="{prefix}-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
 		<rect width="2.6" height="7" class="hatch" />

@@ -21,11 +21,10 @@ export interface Sizes {
 
 export const wide: Sizes = { slot: 27, keepSlot: 8, pad: 4, gap: 4, hands: 26, letter: 6 };
 
-export interface LaneBox {
+interface LaneBox {
 	readonly lane: Lane;
 	readonly v: number;
 	readonly height: number;
-	readonly slots: number;
 }
 /** A piece of a cord: one step. */
 export interface Segment {
@@ -41,7 +40,7 @@ export interface Segment {
 	readonly fade: number;
 	readonly label: string;
 }
-export interface Bead {
+interface Bead {
 	readonly u: number;
 	readonly v: number;
 	readonly part: string;
@@ -57,7 +56,7 @@ export interface Transit {
 	readonly v1: number;
 	readonly isWait: boolean;
 }
-export interface Knot {
+interface Knot {
 	readonly part: PlannedPart;
 	readonly u: number;
 	readonly v: number;
@@ -65,7 +64,7 @@ export interface Knot {
 	readonly isLast: boolean;
 	readonly note: string;
 }
-export interface HandPiece {
+interface HandPiece {
 	readonly u0: number;
 	readonly u1: number;
 	readonly v: number;
@@ -96,17 +95,25 @@ export interface Drawing {
 		readonly lane: LaneBox;
 		readonly points: readonly { readonly u: number; readonly v: number }[];
 	}[];
-	readonly setPoints: readonly { readonly u: number; readonly v: number; readonly text: string }[];
+	readonly setPoints: readonly {
+		readonly u: number;
+		readonly v: number;
+		readonly text: string;
+		/** The words end at the point. */
+		readonly isBefore: boolean;
+	}[];
 	readonly hands: readonly HandPiece[];
 	readonly handRows: readonly { readonly name: string; readonly v: number }[];
-	readonly tight: readonly { readonly u0: number; readonly u1: number; readonly say: string }[];
+	readonly tight: readonly TightBox[];
 	readonly idle: readonly { readonly u0: number; readonly u1: number; readonly v: number; readonly say: string }[];
 }
 
 const still = new Set<PlannedStep['kind']>(['rest', 'chill', 'temper', 'soak', 'marinate', 'hold']);
 const onHeat = new Set(['burner', 'oven', 'fryer']);
-/** The oven needs height for its terrain. */
-const leastOvenSlots = 2;
+/** Free room above the cords of an oven, for the top of its terrain, as a share of a place. */
+const ovenHead = 0.6;
+/** Width of a letter under the hands strip, pixels. */
+const boldLetter = 6.4;
 /** Shorter climbs of an oven get no words, pixels. */
 const leastClimb = 64;
 
@@ -129,11 +136,12 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes): Drawing {
 		if (steps.length + waits.length === 0 && lane.kind !== 'burner' && lane.kind !== 'oven') continue;
 		const extents = [...steps, ...waits].map(({ from, to, part }) => ({ from, to, group: part }));
 		const { slots, count } = packSlots(extents);
-		const places = lane.kind === 'oven' ? Math.max(leastOvenSlots, count) : count;
 		const pitch = isKeep ? sizes.keepSlot : sizes.slot;
-		const box = { lane, v, height: places * pitch + 2 * sizes.pad, slots: places };
+		const head = lane.kind === 'oven' ? ovenHead * pitch : 0;
+		const box = { lane, v, height: head + count * pitch + 2 * sizes.pad };
 		const labelRoom = isKeep || sizes.letter === 0 ? 0 : 5;
-		const middle = (i: number) => v + sizes.pad + ((slots[i] ?? 0) + 0.5 + places - count) * pitch + labelRoom;
+		const top = v + sizes.pad + head + labelRoom;
+		const middle = (i: number) => top + ((slots[i] ?? 0) + 0.5) * pitch;
 		steps.forEach((s, i) => vOf.set(s.id, middle(i)));
 		waits.forEach((w, i) => waitV.set(w.part, middle(steps.length + i)));
 		lanes.push(box);
@@ -182,7 +190,7 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes): Drawing {
 		return {
 			part,
 			isLast,
-			u: isLast ? axis.length : axis.u(part.plated),
+			u: isLast ? axis.length : axis.u(plan.services.find((s) => s.course === part.course)?.at ?? part.plated),
 			v: isLast ? ((place + 0.5) / lastParts.length) * lanesEnd : own,
 			note: part.wait < 60 ? 'straight from the heat' : `waits ${formatDuration(part.wait)}`
 		};
@@ -224,7 +232,7 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes): Drawing {
 		if (!box || points.length === 0) return [];
 		const top = Math.max(120, ...points.map((p) => p.celsius));
 		const height = (celsius: number) =>
-			box.v + box.height - 3 - (Math.max(0, celsius - 20) / (top - 20)) * (box.height - 14);
+			box.v + box.height - 3 - (Math.max(0, celsius - 20) / (top - 20)) * (box.height - 8);
 		return [
 			{
 				lane: box,
@@ -236,9 +244,17 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes): Drawing {
 		points.flatMap((p, i) => {
 			const next = points[i + 1];
 			if (!next) return [];
-			if (next.celsius === p.celsius && p.celsius > 40) return [{ u: p.u + 4, v: p.v - 3, text: `${p.celsius}°` }];
+			if (next.celsius === p.celsius && p.celsius > 40)
+				return [{ u: p.u + 6, v: p.v + 11, text: `${p.celsius}°`, isBefore: false }];
 			if (next.celsius > p.celsius && next.u - p.u > leastClimb) {
-				return [{ u: p.u + 6, v: p.v - 5, text: `heat up ${formatDuration(next.at - p.at)}` }];
+				return [
+					{
+						u: (p.u + next.u) / 2 - 10,
+						v: (p.v + next.v) / 2,
+						text: `heat up ${formatDuration(next.at - p.at)}`,
+						isBefore: true
+					}
+				];
 			}
 			return [];
 		})
@@ -279,7 +295,7 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes): Drawing {
 		setPoints,
 		hands,
 		handRows: plan.cooks.map((c) => ({ name: c.name, v: rowOf.get(c.id) ?? handsTop })),
-		tight: plan.tight.map((t) => ({ u0: axis.u(t.from), u1: axis.u(t.to), say: t.say })),
+		tight: withoutOverlaps(plan.tight.map((t) => ({ u0: axis.u(t.from), u1: axis.u(t.to), say: t.say }))),
 		idle: plan.idle.map((t) => ({
 			u0: axis.u(t.from),
 			u1: axis.u(t.to),
@@ -287,6 +303,24 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes): Drawing {
 			say: `free ${formatDuration(t.to - t.from)}`
 		}))
 	};
+}
+
+interface TightBox {
+	readonly u0: number;
+	readonly u1: number;
+	readonly say: string;
+}
+
+/** Boxes keep their words only where these do not run into those of the box before. */
+function withoutOverlaps(boxes: readonly TightBox[]): readonly TightBox[] {
+	let taken = -Infinity;
+	return boxes.map((box) => {
+		const half = (box.say.length * boldLetter) / 2;
+		const middle = (box.u0 + box.u1) / 2;
+		if (middle - half < taken) return { ...box, say: '' };
+		taken = middle + half + boldLetter;
+		return box;
+	});
 }
 
 /** The longest words that fit before the next cord in the same place: what is done, else the part, else none. */

@@ -1,6 +1,6 @@
 // From time and lane to the screen: lying, time runs to the right; standing, it runs down.
 
-export interface Box {
+interface Box {
 	readonly x: number;
 	readonly y: number;
 	readonly width: number;
@@ -10,10 +10,10 @@ export interface Box {
 export interface Frame {
 	readonly isStanding: boolean;
 	/** A point, as in a path. */
-	point(u: number, v: number): string;
-	x(u: number, v: number): number;
-	y(u: number, v: number): number;
-	box(u0: number, u1: number, v0: number, v1: number): Box;
+	readonly point: (u: number, v: number) => string;
+	readonly x: (u: number, v: number) => number;
+	readonly y: (u: number, v: number) => number;
+	readonly box: (u0: number, u1: number, v0: number, v1: number) => Box;
 }
 
 /** The frame of a drawing whose point (0, 0) lies at (left, top). */

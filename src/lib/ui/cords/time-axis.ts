@@ -57,9 +57,11 @@ export function timeAxis(from: number, to: number, length: number, lens: Lens): 
 			const isMajor = at % (30 * minute) === 0;
 			result.push({ u: u(at), clock: formatClock(at), toService: formatToService(toService), isMajor });
 			const here = u(at);
-			const next = steps.map((step) => (Math.ceil(at / step) - 1) * step).find((t) => here - u(t) >= apart);
-			if (next === undefined) break;
-			at = next;
+			if (here < apart) break;
+			const limit = time(here - apart);
+			const round = steps.map((step) => Math.floor(limit / step) * step);
+			const next = round.findLast((t) => here - u(t) <= 1.7 * apart) ?? round[0];
+			at = next ?? -Infinity;
 		}
 		return result.reverse();
 	};

@@ -18,7 +18,10 @@
 		if (station.kind === 'oven') return `${station.racks} ${station.racks === 1 ? 'rack' : 'racks'}`;
 		return '';
 	};
-	const racks = (count: number) => Array.from({ length: count }, (_, i) => i);
+	const rack = ({ x, y, rx, ry }: Placed, share: number) => `M${x - rx + 5} ${y - ry + 2 * ry * share}H${x + rx - 5}`;
+	const handle = ({ x, y, rx, ry }: Placed) => `M${x - rx + 12} ${y + ry - 3.5}H${x + rx - 12}`;
+	/** Racks apart by the same share of the oven. */
+	const shares = (racks: number) => Array.from({ length: racks }, (_, i) => (i + 1) / (racks + 1));
 </script>
 
 <svg viewBox="0 -2 {floor.width} {floor.depth + 22}" role="img" aria-label="{kitchen.name} from above">
@@ -29,18 +32,16 @@
 		<g data-kind={p.station.kind} data-used={minutes > 0}>
 			{#if p.station.kind === 'burner'}
 				<circle class="zone" cx={p.x} cy={p.y} r={p.rx} />
-				<circle class="ring" cx={p.x} cy={p.y} r={p.rx * 0.62} />
 			{:else}
 				<rect class="box" x={p.x - p.rx} y={p.y - p.ry} width={2 * p.rx} height={2 * p.ry} rx="2.5" />
 				{#if p.station.kind === 'oven'}
-					{#each racks(p.station.racks) as i (i)}
-						{@const y = p.y - p.ry + (2 * p.ry * (i + 1)) / (p.station.racks + 1)}
-						<path class="rack" d="M{p.x - p.rx + 5} {y}H{p.x + p.rx - 5}" />
+					{#each shares(p.station.racks) as share (share)}
+						<path class="rack" d={rack(p, share)} />
 					{/each}
-					<path class="handle" d="M{p.x - p.rx + 12} {p.y + p.ry - 3.5}H{p.x + p.rx - 12}" />
+					<path class="handle" d={handle(p)} />
 				{/if}
 			{/if}
-			<text class="name" x={p.x} y={p.y - (p.station.kind === 'burner' ? -1 : p.station.kind === 'oven' ? p.ry - 8 : 0)}
+			<text class="name" x={p.x} y={p.station.kind === 'oven' ? p.y - p.ry + 8 : p.y}
 				>{p.station.kind === 'burner' ? note(p) : p.station.name}</text
 			>
 			{#if p.station.kind !== 'burner'}
@@ -48,7 +49,7 @@
 					>{minutes > 0 ? `used ${formatDuration(minutes)}` : 'not used'}</text
 				>
 			{:else}
-				<text class="note inside" x={p.x} y={p.y + 6}>{minutes > 0 ? formatDuration(minutes) : 'free'}</text>
+				<text class="note inside" x={p.x} y={p.y + 5}>{minutes > 0 ? formatDuration(minutes) : 'free'}</text>
 			{/if}
 		</g>
 	{/each}
@@ -71,11 +72,6 @@
 		fill: none;
 		stroke: var(--on-iron-soft);
 		stroke-width: 0.7;
-	}
-	.ring {
-		fill: none;
-		stroke: var(--on-iron-soft);
-		stroke-width: 0.3;
 	}
 	[data-used='true'] .zone {
 		fill: #c66a3033;
@@ -117,7 +113,10 @@
 	[data-kind='burner'] text {
 		fill: var(--on-iron);
 	}
+	[data-kind='burner'] .name {
+		font-size: 4.2px;
+	}
 	.note.inside {
-		font-size: 4px;
+		font-size: 3.4px;
 	}
 </style>

@@ -31,7 +31,7 @@ const sizes: Record<Exclude<Station['kind'], 'burner'>, readonly [width: number,
 };
 
 /** Diameter of a cooking zone, cm: its area goes with its power (a zone of 1.8 kW measures 21 cm). */
-export function zoneDiameter(power: number): number {
+function zoneDiameter(power: number): number {
 	return Math.min(29, 21 * Math.sqrt(power / 1800));
 }
 

@@ -5,7 +5,7 @@ import { issuesOf } from '$lib/core/issues';
 import { demoKitchens } from '$lib/core/library/demo';
 import { library } from '$lib/core/library/library';
 import type { Plan } from '$lib/core/model/plan';
-import { planMeal, usualBudget, type PlanProgress } from '$lib/core/plan/plan-meal';
+import { planMeal, usualBudget, usualSeed, type PlanProgress } from '$lib/core/plan/plan-meal';
 import { inSlices } from '$lib/server/in-slices';
 import { issuesAnswer, problemDetails } from '$lib/server/problem-details';
 import { readBody } from '$lib/server/read-body';
@@ -19,7 +19,7 @@ const deadline = 20_000;
 const requestSchema = z.object({
 	meal: z.unknown(),
 	kitchen: z.unknown().optional(),
-	seed: z.int().min(0).default(1),
+	seed: z.int().min(0).default(usualSeed),
 	budget: z.int().min(1).max(10_000_000).default(usualBudget)
 });
 

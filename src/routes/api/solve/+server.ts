@@ -50,13 +50,14 @@ function stream(search: ReturnType<typeof solve>, deadline: number): ReadableStr
 				const step = search.next();
 				const isLast = step.done === true || performance.now() >= ends;
 				const schedule = step.done ? step.value : step.value.schedule;
-				if (isLast || (!step.done && step.value.improved)) controller.enqueue(line(schedule));
+				const isBetter = step.done !== true && step.value.improved;
+				if (isLast || isBetter) controller.enqueue(line(schedule));
 				if (isLast) {
 					controller.close();
 					return;
 				}
 				await setImmediate();
-				if (!step.done && step.value.improved) return;
+				if (isBetter) return;
 			}
 		},
 		cancel() {

@@ -71,7 +71,12 @@ function formatIssue(data: unknown, formats: readonly string[]): Issue | undefin
 	}
 	const { format, version } = data as { format?: unknown; version?: unknown };
 	if (typeof format !== 'string' || !formats.includes(format)) {
-		return { code: 'wrong-format', path: ['format'], seen: JSON.stringify(format) ?? 'absent', expected };
+		return {
+			code: 'wrong-format',
+			path: ['format'],
+			seen: typeof format === 'string' ? `"${format}"` : 'absent',
+			expected
+		};
 	}
 	if (typeof version === 'number' && version > newest) {
 		return { code: 'future-version', path: ['version'], seen: version, newest };

@@ -33,7 +33,7 @@ export interface TracedStep {
 	readonly ways: readonly Way[];
 }
 
-export interface HeldVessel {
+interface HeldVessel {
 	readonly part: string;
 	readonly kind: VesselKind;
 	/** First and last task, by id. */

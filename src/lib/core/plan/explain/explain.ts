@@ -16,7 +16,7 @@ const restLane: Lane = { id: 'rest', kind: 'rest', name: 'Rest' };
 const keepLane: Lane = { id: 'keep', kind: 'keep', name: 'Keep' };
 /** The order of lanes from top to bottom: the way food mostly moves, so that cords cross little. */
 const laneOrder = ['cold', 'board', 'burner', 'fryer', 'oven', 'warm', 'rest', 'keep'];
-/** Shorter waits between two steps are not worth a line. */
+/** Shorter waits are not worth a line. */
 const shortestWait = 60;
 
 interface Happening extends TracedStep {
@@ -237,7 +237,9 @@ function waitsOf(steps: readonly PlannedStep[], parts: Plan['parts']): Plan['wai
 	);
 	const final = parts.flatMap((p) => {
 		const last = steps.filter((s) => s.part === p.id && s.to === p.ready).at(-1);
-		return last && p.wait > 0 ? [{ part: p.id, after: last.id, from: p.ready, to: p.plated, lane: keepLane.id }] : [];
+		return last && p.wait >= shortestWait
+			? [{ part: p.id, after: last.id, from: p.ready, to: p.plated, lane: keepLane.id }]
+			: [];
 	});
 	return [...between, ...final];
 }

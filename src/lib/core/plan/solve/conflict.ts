@@ -67,6 +67,7 @@ function restrict(problem: Problem, items: readonly Item[]): Problem {
 				}))
 			})),
 		lags: problem.lags.filter((l) => tasks.has(l.from) && tasks.has(l.to) && lags.has(`${l.from}>${l.to}`)),
+		services: problem.services.filter((s) => services.has(s.id)),
 		holds: problem.holds.filter((h) => tasks.has(h.from) && tasks.has(h.to) && resources.has(h.resource)),
 		serve: problem.serve.filter((s) => tasks.has(s.task) && services.has(s.service)),
 		choices: problem.choices.map((c) => ({

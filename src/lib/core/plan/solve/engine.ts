@@ -39,7 +39,7 @@ interface Rows {
 }
 
 /** Group entries by owner. */
-export function rowsOf(owners: number, pairs: readonly (readonly [owner: number, item: number])[]): Rows {
+function rowsOf(owners: number, pairs: readonly (readonly [owner: number, item: number])[]): Rows {
 	const start = new Int32Array(owners + 1);
 	for (const [owner] of pairs) start[owner + 1]!++;
 	for (let i = 0; i < owners; i++) start[i + 1]! += start[i]!;
@@ -342,8 +342,7 @@ export class Engine {
 		for (const { ref } of kept) dropped.delete(ref);
 		for (const ref of dropped) this.wasted += HEAD + 2 * pool[ref]!;
 		this.learnts = kept.toSorted((a, b) => a.age - b.age).map((c) => c.ref);
-		for (let h = 0; h < this.watches.length; h++) {
-			const list = this.watches[h]!;
+		for (const list of this.watches) {
 			let j = 0;
 			for (let i = 0; i < list.length; i += 2) {
 				if (dropped.has(list[i]!)) continue;

@@ -9,7 +9,7 @@ import { timeUnit } from './time-unit';
 export type Literal = readonly number[];
 
 /** A task as the search sees it; times in units. */
-export interface TaskModel {
+interface TaskModel {
 	/** Variable of its start; of its end, which is that variable plus `endShift`. */
 	readonly start: number;
 	readonly end: number;
@@ -42,7 +42,7 @@ export interface Model {
 	readonly isClosed: boolean;
 }
 
-export const negated = ([h = 0, v = 0]: Literal): number[] => [h ^ 1, 1 - v];
+const negated = ([h = 0, v = 0]: Literal): number[] => [h ^ 1, 1 - v];
 
 /** Build the model of a consistent problem (see `readProblem`) and propagate its root. */
 export function buildModel(problem: Problem): Model {

@@ -1,0 +1,6 @@
+// Rows as a Markdown table.
+
+export function table(head: readonly string[], rows: readonly (readonly string[])[]): string {
+	const line = (cells: readonly string[]) => `| ${cells.join(' | ')} |`;
+	return [line(head), line(head.map(() => '---')), ...rows.map(line)].join('\n') + '\n';
+}

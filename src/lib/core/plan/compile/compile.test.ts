@@ -1,0 +1,105 @@
+// Compiling: every meal becomes a consistent problem whose numbers follow from the meal and the kitchen.
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { wordIssue } from '../../issues';
+import { library } from '../../library/library';
+import { withCooks, withoutStation, withVesselCount } from '../../model/edit-kitchen';
+import { withCovers, withService, withSetting } from '../../model/edit-meal';
+import { compileDemo, demoCases, type DemoCase } from '../../testing/demo-plan';
+import { readProblem } from '../problem';
+import { compileMeal, grid } from './compile';
+
+const [supper, brunch] = demoCases as [DemoCase, DemoCase];
+
+const anyCase = fc.record({
+	demo: fc.constantFrom(supper, brunch),
+	covers: fc.integer({ min: 1, max: 20 }),
+	size: fc.double({ min: 0, max: 1, noNaN: true })
+});
+
+test('whatever the numbers, the problem is consistent and on the grid', () => {
+	fc.assert(
+		fc.property(anyCase, ({ demo, covers, size }) => {
+			let meal = withCovers(demo.meal, covers);
+			for (const part of meal.parts) {
+				for (const p of library.get(part.technique)?.parameters ?? []) {
+					meal = withSetting(meal, part.id, p.id, p.least + size * (p.most - p.least), p.usual);
+				}
+			}
+			const { problem } = compileDemo({ ...demo, meal });
+			const read = readProblem(JSON.parse(JSON.stringify(problem)));
+			expect(read).toMatchObject({ ok: true });
+			const times = problem.tasks.flatMap((t) =>
+				t.modes.flatMap((m) => [m.duration, ...(m.uses ?? []).flatMap((u) => [u.from ?? 0, u.to ?? 0])])
+			);
+			expect(times.every((t) => t % grid === 0)).toBe(true);
+		}),
+		{ numRuns: 60, seed: 3 }
+	);
+});
+
+test('a thicker breast takes longer on every station, and nothing else changes', () => {
+	const durations = (thickness: number) =>
+		new Map(
+			compileDemo({ ...supper, meal: withSetting(supper.meal, 'duck', 'thickness', thickness, 30) }).problem.tasks.map(
+				(t) => [t.id, t.modes.map((m) => m.duration)]
+			)
+		);
+	const [thin, thick] = [durations(25), durations(45)];
+	const roast = (d: ReadonlyMap<string, number[]>) => d.get('duck/roast') ?? [];
+	expect(roast(thick).every((long, i) => long > (roast(thin)[i] ?? Infinity))).toBe(true);
+	for (const [id, modes] of thin) if (!id.startsWith('duck/')) expect(thick.get(id)).toEqual(modes);
+});
+
+test('a stronger burner boils sooner, a hotter oven bakes shorter', () => {
+	const { problem, trace } = compileDemo(supper);
+	const water = trace.steps.get('beans/water');
+	const byPower = (water?.ways ?? [])
+		.map((w) => [w.place?.power ?? 0, w.spread.usual] as const)
+		.toSorted((a, b) => a[0] - b[0]);
+	expect(byPower.length).toBeGreaterThan(2);
+	expect(byPower.map(([, time]) => time)).toEqual(byPower.map(([, time]) => time).toSorted((a, b) => b - a));
+	const bake = problem.tasks.find((t) => t.id === 'gratin/bake')?.modes ?? [];
+	const byHeat = bake.toSorted((a, b) => (a.state?.value ?? 0) - (b.state?.value ?? 0)).map((m) => m.duration);
+	expect(byHeat).toEqual(byHeat.toSorted((a, b) => b - a));
+});
+
+test('the sauce is made in the pan of the duck: one hold from the sear to the sauce', () => {
+	const { problem } = compileDemo(supper);
+	const pans = problem.holds.filter((h) => h.resource === 'vessel:frying pan');
+	expect(pans).toContainEqual({ resource: 'vessel:frying pan', amount: 1, from: 'duck/sear', to: 'sauce/reduce' });
+	expect(pans.filter((h) => h.to === 'sauce/reduce')).toHaveLength(1);
+});
+
+test('parts go on the plate one after the other, the last one at service', () => {
+	const { problem, trace } = compileDemo(supper);
+	const offsets = supper.meal.parts.filter((p) => p.course === 'plates').map((p) => trace.offsets.get(p.id) ?? 0);
+	expect(offsets).toEqual(offsets.toSorted((a, b) => b - a));
+	const plating = problem.tasks.find((t) => t.id === 'plating/plates');
+	expect(plating?.modes[0]?.duration).toBe(offsets[0]);
+});
+
+test('a later service moves the due time and nothing else', () => {
+	const [now, later] = [supper.meal, withService(supper.meal, 'plates', 20 * 3600)].map(
+		(meal) => compileDemo({ ...supper, meal }).problem
+	);
+	expect((later?.services[1]?.due ?? 0) - (now?.services[1]?.due ?? 0)).toBe(1800);
+	expect(later?.tasks).toEqual(now?.tasks);
+});
+
+test('capacities follow the kitchen', () => {
+	const kitchen = withCooks(supper.kitchen, 3);
+	const of = (id: string) => compileDemo({ ...supper, kitchen }).problem.resources.find((r) => r.id === id)?.capacity;
+	expect([of('hands'), of('burner:1800'), of('racks:oven'), of('vessel:tray')]).toEqual([3, 2, 3, 2]);
+});
+
+describe('what a kitchen lacks is said', () => {
+	test.each([
+		['an oven', withoutStation(supper.kitchen, 'oven'), 'Celeriac gratin'],
+		['trays', withVesselCount(supper.kitchen, 'tray', 0), 'needs a tray']
+	])('no %s', (_, kitchen, words) => {
+		const compiled = compileMeal(supper.meal, kitchen, library);
+		expect(compiled.ok).toBe(false);
+		if (!compiled.ok) expect(compiled.issues.map(wordIssue).join('\n')).toContain(words);
+	});
+});
