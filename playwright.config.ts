@@ -7,6 +7,7 @@ const port = 4179;
 export default defineConfig({
 	testDir: 'tests',
 	fullyParallel: true,
+	expect: { timeout: 15_000 },
 	workers: 2,
 	reporter: [['list'], ['json', { outputFile: '.results/browser.json' }]],
 	use: {
@@ -19,7 +20,7 @@ export default defineConfig({
 	webServer: {
 		command: 'node build',
 		port,
-		env: { PORT: `${port}`, ORIGIN: `http://localhost:${port}`, BODY_SIZE_LIMIT: '2M' },
+		env: { PORT: `${port}`, ORIGIN: `http://localhost:${port}`, BODY_SIZE_LIMIT: '8M' },
 		reuseExistingServer: false
 	}
 });

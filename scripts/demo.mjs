@@ -13,6 +13,6 @@ const isOk = run('node', ['build'], {
 	PORT: port,
 	HOST: process.env.HOST ?? '127.0.0.1',
 	ORIGIN: origin,
-	BODY_SIZE_LIMIT: '2M'
+	BODY_SIZE_LIMIT: '8M'
 });
 process.exit(isOk ? 0 : 1);

@@ -46,12 +46,14 @@ test('two tabs: a change is taken over; changes in both are asked about', async 
 	await open(page, '/menu');
 	const other = await context.newPage();
 	const complaints: string[] = [];
-	listen(other, complaints);
+	await listen(other, complaints);
 	await open(other, '/menu');
 	const people = (p: typeof page) => p.getByLabel('People', { exact: true });
 	await page.getByRole('button', { name: 'People: more' }).click();
 	await expect(people(other)).toHaveValue('7');
 
+	await planned(page);
+	await planned(other);
 	// Both change at the same moment: the second one to save is asked.
 	const press = (p: typeof page, name: string) =>
 		p.evaluate((label) => document.querySelector<HTMLButtonElement>(`button[aria-label="${label}"]`)?.click(), name);

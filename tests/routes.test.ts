@@ -14,7 +14,7 @@ test('the plan on screen is the plan of the route', async ({ page, request }) =>
 	const answer = await request.post('/api/plan', { data: { meal: { ...meal, covers: 5 }, kitchen } });
 	expect(answer.ok()).toBe(true);
 	const plan = (await answer.json()) as { steps: { id: string; say: string; from: number; to: number }[] };
-	await page.goto('/plan');
+	await open(page, '/plan');
 	await planned(page);
 	const shown = await page
 		.locator('[data-step]')

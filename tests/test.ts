@@ -5,7 +5,7 @@ export const test = base.extend<{ quiet: string[] }>({
 	quiet: [
 		async ({ page }, use) => {
 			const complaints: string[] = [];
-			listen(page, complaints);
+			await listen(page, complaints);
 			await use(complaints);
 			expect(complaints, 'the browser complained').toEqual([]);
 		},
@@ -14,12 +14,12 @@ export const test = base.extend<{ quiet: string[] }>({
 });
 
 /** Collect page errors, console errors and warnings, and violations of the content security policy. */
-export function listen(page: Page, complaints: string[]): void {
+export async function listen(page: Page, complaints: string[]): Promise<void> {
 	page.on('pageerror', (error) => complaints.push(error.message));
 	page.on('console', (message) => {
 		if (['error', 'warning'].includes(message.type())) complaints.push(message.text());
 	});
-	void page.addInitScript(() => {
+	await page.addInitScript(() => {
 		document.addEventListener('securitypolicyviolation', (event) => {
 			console.error(`policy: ${event.violatedDirective} ${event.blockedURI}`);
 		});
