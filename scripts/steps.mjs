@@ -23,7 +23,7 @@ export function ensureInstalled() {
 	const marker = `${root}node_modules/.package-lock.json`;
 	const isFresh = existsSync(marker) && statSync(marker).mtimeMs >= statSync(`${root}package-lock.json`).mtimeMs;
 	if (isFresh) return;
-	if (!run('npm', ['ci', '--no-audit', '--no-fund'])) {
+	if (!run('npm', ['ci', '--loglevel=error'])) {
 		process.stderr.write('The packages could not be installed. Is the registry within reach? Then try again.\n');
 		process.exit(1);
 	}
