@@ -17,6 +17,8 @@ export interface Item {
 	readonly guards: readonly number[];
 	/** Whether its end surely comes after its start; a hold that may be void is only pushed once it surely lasts. */
 	readonly isSure: boolean;
+	/** It never lasts less than this. */
+	readonly length: number;
 }
 
 /**

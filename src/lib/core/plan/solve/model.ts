@@ -1,6 +1,7 @@
 // A problem as variables, edges, clauses and propagators of the engine: names become indices here, once.
 import type { Problem } from '../problem';
 import { Cumulative, type Item } from './cumulative';
+import { Disjunctive } from './disjunctive';
 import { Engine } from './engine';
 import { Linear } from './linear';
 import { timeUnit } from './time-unit';
@@ -41,6 +42,12 @@ export interface Model {
 	/** Whether the model is contradictory by itself. */
 	readonly isClosed: boolean;
 }
+
+/** Pairs of items on one resource are ordered by literals of their own up to so many items. */
+const MOST_ORDERED = 24;
+
+/** Edge-finding looks at up to so many items that exclude each other. */
+const MOST_EXCLUSIVE = 24;
 
 const negated = ([h = 0, v = 0]: Literal): number[] => [h ^ 1, 1 - v];
 
@@ -176,6 +183,16 @@ export function buildModel(problem: Problem): Model {
 		const possible = items.filter((item) => item.amount <= resource.capacity);
 		const total = possible.reduce((sum, item) => sum + item.amount, 0);
 		if (total > resource.capacity) engine.add(new Cumulative(resource.capacity, possible));
+		orderPairs(resource.capacity, possible);
+		const exclusive = possible.filter((item) => item.isSure && item.length > 0 && 2 * item.amount > resource.capacity);
+		if (exclusive.length > 2 && exclusive.length <= MOST_EXCLUSIVE) {
+			engine.add(
+				new Disjunctive(
+					exclusive,
+					exclusive.map((item) => item.length)
+				)
+			);
+		}
 	});
 	problem.states.forEach((_, s) => {
 		addState(s);
@@ -246,12 +263,20 @@ export function buildModel(problem: Problem): Model {
 					matches.forEach((m, k) => remaining[k]!.splice(m, 1));
 					const { amount } = use;
 					const common = { amount, guards: there, isSure: true };
-					if (kind === 'whole') items.push({ ...common, start, end, startShift: 0, endShift });
+					if (kind === 'whole')
+						items.push({ ...common, start, end, startShift: 0, endShift, length: Math.min(...durations) });
 					else if (kind === 'start')
-						items.push({ ...common, start, end: start, startShift: use.from, endShift: use.to });
+						items.push({
+							...common,
+							start,
+							end: start,
+							startShift: use.from,
+							endShift: use.to,
+							length: use.to - use.from
+						});
 					else {
 						const [startShift, toShift] = [use.from - length + endShift, use.to - length + endShift];
-						items.push({ ...common, start: end, end, startShift, endShift: toShift });
+						items.push({ ...common, start: end, end, startShift, endShift: toShift, length: use.to - use.from });
 					}
 					break;
 				}
@@ -259,7 +284,16 @@ export function buildModel(problem: Problem): Model {
 			remaining.forEach((list, k) => {
 				for (const { amount, from, to } of list) {
 					const guards = [...modes[k]!, ...there];
-					items.push({ start, end: start, startShift: from, endShift: to, amount, guards, isSure: true });
+					items.push({
+						start,
+						end: start,
+						startShift: from,
+						endShift: to,
+						amount,
+						guards,
+						isSure: true,
+						length: to - from
+					});
 				}
 			});
 		});
@@ -268,9 +302,34 @@ export function buildModel(problem: Problem): Model {
 			const [a, b] = [taskOf(h.from), taskOf(h.to)];
 			const guards = uniqueLiterals([a.there, b.there]);
 			const isSure = a === b || follows(problem, h.from, h.to);
-			items.push({ start: a.start, end: b.end, startShift: 0, endShift: b.endShift, amount: h.amount, guards, isSure });
+			const shortest = (t: TaskModel) => Math.min(...t.durations);
+			const length = a === b ? shortest(a) : isSure ? shortest(a) + shortest(b) : 0;
+			items.push({
+				start: a.start,
+				end: b.end,
+				startShift: 0,
+				endShift: b.endShift,
+				amount: h.amount,
+				guards,
+				isSure,
+				length
+			});
 		}
 		return items;
+	}
+
+	/** One before the other, for items of which no two fit at once: whole orders are learnt about, not only instants. */
+	function orderPairs(capacity: number, items: readonly Item[]): void {
+		if (items.length > MOST_ORDERED) return;
+		items.forEach((a, i) => {
+			for (const b of items.slice(i + 1)) {
+				if (a.amount + b.amount <= capacity || !a.isSure || !b.isSure || a.start === b.start) continue;
+				const order = branch(0, 1);
+				const guards = [...a.guards, ...b.guards];
+				engine.edge(2 * a.end, 2 * b.start, a.endShift - b.startShift, [2 * order, 1, ...guards]);
+				engine.edge(2 * b.end, 2 * a.start, b.endShift - a.startShift, [2 * order + 1, 0, ...guards]);
+			}
+		});
 	}
 
 	/** Setups between tasks that hold a state at different values: one before the other, the change in between. */

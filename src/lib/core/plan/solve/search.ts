@@ -4,6 +4,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Engine } from './engine';
 import { ActivityHeap } from './heap';
 import type { Literal, Model } from './model';
+import { neighbourhoods, type Neighbourhood } from './neighbourhood';
 
 /** A plan in indices, times in units. */
 export interface Incumbent {
@@ -25,8 +26,23 @@ export type Outcome = 'found' | 'closed' | 'paused';
 
 /** Manners in turn, without and with a plan to improve. */
 const openTurns: readonly Manner[] = ['backward', 'activity'];
-const improvingTurns: readonly Manner[] = ['greedy', 'activity', 'nearby', 'activity', 'greedy', 'activity'];
+const improvingTurns: readonly Manner[] = [
+	'greedy',
+	'nearby',
+	'activity',
+	'nearby',
+	'backward',
+	'nearby',
+	'activity',
+	'nearby'
+];
+const lateTurns: readonly Manner[] = ['greedy', 'nearby', 'greedy', 'activity', 'backward'];
+/** From then on a late plan is thought to be late for good. */
+const mostLateTurns = 60;
 const conflictsPerTurn: Record<Manner, number> = { backward: 150, activity: 100, greedy: 60, nearby: 80 };
+
+/** How far from its place in the best plan a task may go in the nearby manner, units. */
+const nearRooms = [0, 4, 12, 40, 120];
 
 /**
  * The search over one model: restarts in turns of different manners over one engine, whose clauses all of them share.
@@ -54,6 +70,7 @@ export class Search {
 	private wantedInstants: readonly number[] = [];
 	/** Literals (pairs) to decide first, and how far that has come. */
 	private pins: number[] = [];
+	private readonly neighbourhood: Neighbourhood;
 	private readonly startOf: Int32Array;
 	private readonly isBoolean: Uint8Array;
 	private readonly phase: Int8Array;
@@ -67,6 +84,7 @@ export class Search {
 		const generator = xoroshiro128plus(seed);
 		this.random = (below) => (below <= 1 ? 0 : uniformInt(generator, 0, below - 1));
 		this.heap = new ActivityHeap(engine.variables, () => engine.activity);
+		this.neighbourhood = neighbourhoods(model, this.random);
 		this.startOf = new Int32Array(engine.variables).fill(-1);
 		tasks.forEach((t, i) => (this.startOf[t.start] = i));
 		this.isBoolean = new Uint8Array(engine.variables);
@@ -115,7 +133,7 @@ export class Search {
 			engine.forget();
 			this.maxLearnts *= 1.05;
 		}
-		const turns = best ? improvingTurns : openTurns;
+		const turns = best ? (this.turns < mostLateTurns && this.isLate(best) ? lateTurns : improvingTurns) : openTurns;
 		this.manner = turns[this.turns % turns.length]!;
 		this.turns++;
 		this.turnEnds =
@@ -123,8 +141,14 @@ export class Search {
 		this.pins = [];
 		this.wantedInstants = best ? [] : this.postponed();
 		if (!best) return;
+		this.wantedModes = best.modes.slice();
 		if (this.manner === 'greedy') this.shuffle(best);
 		if (this.manner === 'nearby') this.pin(best);
+	}
+
+	/** Whether some service is later than the model itself makes it. */
+	private isLate(best: Incumbent): boolean {
+		return this.model.services.some((x, k) => best.instants[k]! > this.engine.lb[2 * x]!);
 	}
 
 	/** Without a plan: on time at first, then later and later. */
@@ -162,7 +186,7 @@ export class Search {
 				else engine.decide(2 * x + 1, 0);
 			} else {
 				const isInstant = task < 0;
-				let value = best ? best.values[x]! : isInstant ? low : high;
+				let value = isInstant ? low : best ? best.values[x]! : high;
 				if (value < low || value > high) value = isInstant ? low : high;
 				if (value > low) engine.decide(2 * x, value);
 				else engine.decide(2 * x + 1, -value);
@@ -201,7 +225,7 @@ export class Search {
 		}
 		if (next < 0) return false;
 		const task = model.tasks[next]!;
-		const wanted = this.manner === 'greedy' ? this.wantedModes[next]! : this.best ? this.best.modes[next]! : -1;
+		const wanted = this.best ? this.wantedModes[next]! : -1;
 		if (this.decideOneOf(task.modes, wanted, task.durations)) return true;
 		engine.decide(2 * task.start, -engine.lb[2 * task.start + 1]!);
 		return true;
@@ -243,7 +267,6 @@ export class Search {
 		this.rank = Float64Array.from(tasks, (t, i) =>
 			best.starts[i]! < 0 ? this.random(horizon) : best.starts[i]! + t.durations[best.modes[i]!]!
 		);
-		this.wantedModes = best.modes.slice();
 		const spread = Math.max(2, Math.floor((horizon * (1 + this.random(20))) / 100));
 		const changeModes = this.random(2) === 0;
 		for (const i of this.neighbourhood(best)) {
@@ -252,56 +275,25 @@ export class Search {
 		}
 	}
 
-	/** Everything but a neighbourhood where it is in the best plan. */
+	/** Everything but a neighbourhood where it is in the best plan, or not far from there. */
 	private pin(best: Incumbent): void {
 		const free = new Set(this.neighbourhood(best));
 		const { model } = this;
+		// What is free may be done in any way: the latest, the best plan's, or one drawn.
+		const draw = this.random(4);
+		if (draw < 2)
+			for (const i of free) this.wantedModes[i] = draw === 0 ? -1 : this.random(model.tasks[i]!.modes.length);
+		const room = nearRooms[this.random(nearRooms.length)]!;
+		const keepsModes = this.random(3) > 0;
 		model.tasks.forEach(({ start, modes }, i) => {
 			if (free.has(i) || best.starts[i]! < 0) return;
-			this.pins.push(2 * start, best.starts[i]!, 2 * start + 1, -best.starts[i]!, ...modes[best.modes[i]!]!);
+			const [low, high] = [best.starts[i]! - room, best.starts[i]! + room];
+			this.pins.push(2 * start, low, 2 * start + 1, -high);
+			if (keepsModes) this.pins.push(...modes[best.modes[i]!]!);
 		});
 		model.options.forEach((literals, c) => {
 			if (this.random(4) > 0) this.pins.push(...literals[best.options[c]!]!);
 		});
-	}
-
-	/** Some tasks: at random, those of a stretch of time, those tied to one by lags, or those about to be served. */
-	private neighbourhood(best: Incumbent): readonly number[] {
-		const { tasks, horizon } = this.model;
-		const n = tasks.length;
-		const all = tasks.map((_, i) => i);
-		switch (this.random(4)) {
-			case 0: {
-				const count = 1 + this.random(Math.max(2, Math.ceil(n / 4)));
-				return Array.from({ length: count }, () => this.random(n));
-			}
-			case 1: {
-				const length = Math.ceil((horizon * (5 + this.random(25))) / 100);
-				const from = this.random(horizon) - Math.floor(length / 2);
-				return all.filter((i) => best.starts[i]! >= from && best.starts[i]! < from + length);
-			}
-			case 2:
-				return this.tiedTo(this.random(n));
-			default: {
-				const from = Math.max(...best.instants) - Math.ceil((horizon * (5 + this.random(20))) / 100);
-				return all.filter((i) => best.starts[i]! >= from);
-			}
-		}
-	}
-
-	private tiedTo(first: number): readonly number[] {
-		const { problem } = this.model;
-		const index = new Map(problem.tasks.map((t, i) => [t.id, i]));
-		const near = new Set([first]);
-		for (let hop = 0; hop < 3; hop++) {
-			for (const l of problem.lags) {
-				const [a, b] = [index.get(l.from)!, index.get(l.to)!];
-				if (near.has(a)) near.add(b);
-				else if (near.has(b)) near.add(a);
-				if (near.size > problem.tasks.length / 2) return [...near];
-			}
-		}
-		return [...near];
 	}
 
 	/** Take over the plan that the engine has decided, and ask for a better one from now on. */
