@@ -1,51 +1,70 @@
-// Why a problem has no plan: a small part of it that already has none, found by leaving things out.
+// Why a problem has no plan: a small part of it that already has none, of which nothing can be left out.
 import type { Problem } from '../problem';
-import { buildModel } from './model';
+import { buildModel, itemsOf, lagName, type Item } from './model';
 import { Search } from './search';
 
-/** Work to spend on showing that one part of the problem is infeasible. */
-const PATIENCE = 4000;
-
-/** What may be left out of a problem: its tasks (with all that names them), capacities, states, lags, services. */
-interface Item {
-	readonly kind: 'task' | 'resource' | 'state' | 'lag' | 'service';
-	readonly id: string;
-}
+/** Work to spend on showing that a part of the problem is infeasible: with assumptions, and of a smaller part. */
+const PATIENCE = { core: 200_000, part: 30_000 };
+const SLICE = 500;
+/** A core that shrinks no more, or has been shrunk so often, is minimized one by one. */
+const MOST_ROUNDS = 5;
 
 /**
  * A conflict of an infeasible problem: nothing in it can be left out without the rest becoming feasible, or too hard to
- * decide within a fixed amount of work. Yields `report()` between trials.
+ * decide within a fixed amount of work. Yields `report()` between slices of work.
  *
- * Deletion by halves; Junker 2004, QuickXplain, AAAI, 167–172.
+ * First the items that one refutation used, found by solving under an assumption for each (Eén & Sörensson 2003, An
+ * extensible SAT-solver, SAT, 502–518); then deletion, one by one (Junker 2004, QuickXplain, AAAI, 167–172).
  */
 export function* findConflict<T>(problem: Problem, report: () => T): Generator<T, readonly string[], void> {
-	let kept: readonly Item[] = [
-		...problem.tasks.map(({ id }) => ({ kind: 'task', id }) as const),
-		...lagNames(problem).map((id) => ({ kind: 'lag', id }) as const),
-		...problem.resources.map(({ id }) => ({ kind: 'resource', id }) as const),
-		...problem.states.map(({ id }) => ({ kind: 'state', id }) as const),
-		...problem.services.map(({ id }) => ({ kind: 'service', id }) as const)
-	];
-	for (let size = Math.ceil(kept.length / 2); size >= 1; size = size === 1 ? 0 : Math.ceil(size / 2)) {
-		for (let from = 0; from < kept.length;) {
-			const rest = [...kept.slice(0, from), ...kept.slice(from + size)];
-			if (isInfeasible(restrict(problem, rest))) kept = rest;
-			else from += size;
-			yield report();
-		}
+	let kept = itemsOf(problem);
+	for (let round = 0; round < MOST_ROUNDS; round++) {
+		const core = yield* refute(problem, kept, round + 1, report);
+		if (!core || core.length >= kept.length) break;
+		kept = core;
 	}
-	const choices = problem.choices.filter((c) =>
-		c.options.some((o) => o.tasks.some((t) => kept.some((k) => k.kind === 'task' && k.id === t)))
-	);
+	for (const item of kept) {
+		const rest = kept.filter((k) => k !== item);
+		if (yield* isInfeasible(restrict(problem, rest), report)) kept = rest;
+	}
+	const named = new Set(kept.map((k) => (k.kind === 'task' ? k.id : '')));
+	const choices = problem.choices.filter((c) => c.options.some((o) => o.tasks.some((t) => named.has(t))));
 	return [...kept.map((item) => item.id), ...choices.map((c) => c.id)];
 }
 
-function lagNames(problem: Problem): readonly string[] {
-	return [...new Set(problem.lags.map((l) => `${l.from}>${l.to}`))];
+/** The items that a refutation of them uses, or `undefined` where none was found in time. */
+function* refute<T>(
+	problem: Problem,
+	items: readonly Item[],
+	seed: number,
+	report: () => T
+): Generator<T, readonly Item[] | undefined, void> {
+	const model = buildModel(restrict(problem, items), items);
+	if (model.isClosed) return undefined;
+	const search = new Search(model, seed);
+	while (model.engine.work < PATIENCE.core) {
+		const outcome = search.run(SLICE);
+		if (outcome === 'refused') return search.core.map((k) => items[k]!);
+		if (outcome !== 'paused') return undefined;
+		yield report();
+	}
+	return undefined;
+}
+
+function* isInfeasible<T>(problem: Problem, report: () => T): Generator<T, boolean, void> {
+	const model = buildModel(problem);
+	if (model.isClosed) return true;
+	const search = new Search(model, 1);
+	while (model.engine.work < PATIENCE.part) {
+		const outcome = search.run(SLICE);
+		if (outcome !== 'paused') return outcome === 'closed';
+		yield report();
+	}
+	return false;
 }
 
 /** The problem with only these things left. */
-function restrict(problem: Problem, items: readonly Item[]): Problem {
+export function restrict(problem: Problem, items: readonly Item[]): Problem {
 	const of = (kind: Item['kind']) => new Set(items.filter((i) => i.kind === kind).map((i) => i.id));
 	const [tasks, lags, resources, states, services] = [
 		of('task'),
@@ -56,6 +75,9 @@ function restrict(problem: Problem, items: readonly Item[]): Problem {
 	];
 	return {
 		...problem,
+		services: problem.services.filter((s) => services.has(s.id)),
+		resources: problem.resources.filter((r) => resources.has(r.id)),
+		states: problem.states.filter((s) => states.has(s.id)),
 		tasks: problem.tasks
 			.filter((t) => tasks.has(t.id))
 			.map((t) => ({
@@ -66,8 +88,7 @@ function restrict(problem: Problem, items: readonly Item[]): Problem {
 					state: m.state && states.has(m.state.id) ? m.state : undefined
 				}))
 			})),
-		lags: problem.lags.filter((l) => tasks.has(l.from) && tasks.has(l.to) && lags.has(`${l.from}>${l.to}`)),
-		services: problem.services.filter((s) => services.has(s.id)),
+		lags: problem.lags.filter((l) => tasks.has(l.from) && tasks.has(l.to) && lags.has(lagName(l))),
 		holds: problem.holds.filter((h) => tasks.has(h.from) && tasks.has(h.to) && resources.has(h.resource)),
 		serve: problem.serve.filter((s) => tasks.has(s.task) && services.has(s.service)),
 		choices: problem.choices.map((c) => ({
@@ -75,9 +96,4 @@ function restrict(problem: Problem, items: readonly Item[]): Problem {
 			options: c.options.map((o) => ({ ...o, tasks: o.tasks.filter((t) => tasks.has(t)) }))
 		}))
 	};
-}
-
-function isInfeasible(problem: Problem): boolean {
-	const model = buildModel(problem);
-	return model.isClosed || new Search(model, 1).run(PATIENCE) === 'closed';
 }

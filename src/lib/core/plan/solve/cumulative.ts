@@ -6,7 +6,7 @@ const FIRST = -0x40000000;
 const LAST = 0x40000000;
 
 /** A stretch [start + startShift, end + endShift) during which some of a resource is taken. */
-export interface Item {
+export interface Use {
 	/** Variables. */
 	readonly start: number;
 	readonly end: number;
@@ -63,7 +63,7 @@ export class Cumulative implements Propagator {
 
 	constructor(
 		private readonly capacity: number,
-		private readonly items: readonly Item[]
+		private readonly items: readonly Use[]
 	) {
 		const n = items.length;
 		this.order = Int32Array.from({ length: 2 * n }, (_, e) => e);

@@ -1,5 +1,5 @@
 // Things of which no two can be at once: overload checking and edge-finding, with explanations.
-import type { Item } from './cumulative';
+import type { Use } from './cumulative';
 import type { Engine, Propagator } from './engine';
 
 /**
@@ -15,12 +15,12 @@ export class Disjunctive implements Propagator {
 	private readonly backwards: Direction;
 
 	/** @param items sure ones whose length never falls below `lengths` */
-	constructor(items: readonly Item[], lengths: readonly number[]) {
+	constructor(items: readonly Use[], lengths: readonly number[]) {
 		const guards = items.map((item) => item.guards);
 		const halves = new Set<number>(guards.flatMap((list) => list.filter((_, g) => g % 2 === 0)));
 		for (const { start, end } of items) for (const x of [start, end]) halves.add(2 * x).add(2 * x + 1);
 		this.halves = [...halves];
-		const map = (f: (item: Item) => number) => Int32Array.from(items, f);
+		const map = (f: (item: Use) => number) => Int32Array.from(items, f);
 		const length = Int32Array.from(lengths);
 		this.forwards = new Direction(
 			map((i) => 2 * i.start),

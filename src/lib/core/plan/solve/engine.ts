@@ -309,6 +309,36 @@ export class Engine {
 		return true;
 	}
 
+	/** The decisions (trail order) that together made a literal false. */
+	culprits(h: number, v: number): readonly number[] {
+		const found: number[] = [];
+		const marked: number[] = [];
+		const require = (half: number, value: number) => {
+			const e = this.entryOf(half, value);
+			if (e < 0 || this.trailLevel[e] === 0) return;
+			if (this.mark[e]) {
+				this.need[e] = Math.max(this.need[e]!, value);
+				return;
+			}
+			this.mark[e] = 1;
+			this.need[e] = value;
+			marked.push(e);
+		};
+		require(h ^ 1, 1 - v);
+		for (let e = this.size - 1; e >= 0; e--) {
+			if (!this.mark[e]) continue;
+			const reason = this.trailReason[e]!;
+			if ((reason & 3) === DECISION) {
+				found.push(this.trailHalf[e]!);
+				continue;
+			}
+			this.explain(reason, this.trailHalf[e]!, this.need[e]!);
+			for (let i = 0; i < this.why.length; i += 2) require(this.why[i]!, this.why[i + 1]!);
+		}
+		for (const e of marked) this.mark[e] = 0;
+		return found;
+	}
+
 	/** Take back everything above a level. */
 	backTo(level: number): void {
 		if (level >= this.level) return;

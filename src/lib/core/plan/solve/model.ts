@@ -1,6 +1,6 @@
 // A problem as variables, edges, clauses and propagators of the engine: names become indices here, once.
 import type { Problem } from '../problem';
-import { Cumulative, type Item } from './cumulative';
+import { Cumulative, type Use } from './cumulative';
 import { Disjunctive } from './disjunctive';
 import { Engine } from './engine';
 import { Linear } from './linear';
@@ -39,6 +39,8 @@ export interface Model {
 	readonly constant: number;
 	/** Variables the search may branch on: starts, instants, modes, options, orders. */
 	readonly branching: readonly number[];
+	/** Variables of the assumed items, in their order. */
+	readonly assumptions: readonly number[];
 	/** Whether the model is contradictory by itself. */
 	readonly isClosed: boolean;
 }
@@ -51,8 +53,29 @@ const MOST_EXCLUSIVE = 24;
 
 const negated = ([h = 0, v = 0]: Literal): number[] => [h ^ 1, 1 - v];
 
-/** Build the model of a consistent problem (see `readProblem`) and propagate its root. */
-export function buildModel(problem: Problem): Model {
+/** What may be left out of a problem: tasks (with all that names them), capacities, states, lags, services. */
+export interface Item {
+	readonly kind: 'task' | 'resource' | 'state' | 'lag' | 'service';
+	/** A lag is written `from>to`. */
+	readonly id: string;
+}
+
+export const itemsOf = (problem: Problem): readonly Item[] => [
+	...problem.tasks.map(({ id }) => ({ kind: 'task', id }) as const),
+	...[...new Set(problem.lags.map(lagName))].map((id) => ({ kind: 'lag', id }) as const),
+	...problem.resources.map(({ id }) => ({ kind: 'resource', id }) as const),
+	...problem.states.map(({ id }) => ({ kind: 'state', id }) as const),
+	...problem.services.map(({ id }) => ({ kind: 'service', id }) as const)
+];
+
+export const lagName = (lag: { readonly from: string; readonly to: string }) => `${lag.from}>${lag.to}`;
+
+/**
+ * Build the model of a consistent problem (see `readProblem`) and propagate its root.
+ *
+ * @param assumed items that only hold where a literal of their own is true; then the objective is left out
+ */
+export function buildModel(problem: Problem, assumed: readonly Item[] = []): Model {
 	const unit = timeUnit(problem);
 	const units = (seconds: number) => Math.round(seconds / unit);
 	const horizon = units(problem.horizon);
@@ -82,6 +105,14 @@ export function buildModel(problem: Problem): Model {
 		return literals;
 	};
 
+	const isRelaxed = assumed.length > 0;
+	const assumptions = new Map(assumed.map((item) => [`${item.kind} ${item.id}`, engine.variable(0, 1)]));
+	/** The literal of an item, as a pair; empty where it always holds. */
+	const holding = (kind: Item['kind'], id: string): Literal => {
+		const x = assumptions.get(`${kind} ${id}`);
+		return x === undefined ? [] : [2 * x, 1];
+	};
+
 	const options = problem.choices.map((c) => oneOf(c.options.length));
 	const thereOf = new Map<string, Literal>();
 	problem.choices.forEach((c, i) => {
@@ -92,13 +123,13 @@ export function buildModel(problem: Problem): Model {
 	const services = problem.services.map((s) => branch(Math.min(units(s.due), horizon), horizon));
 	const due = problem.services.map((s) => units(s.due));
 	problem.services.forEach((s, k) => {
-		if (units(s.due) > horizon) clauses.push([2 * services[k]!, horizon + 1]);
+		if (units(s.due) > horizon) clauses.push(excluded(holding('service', s.id)));
 	});
 
 	const tasks = problem.tasks.map((t): TaskModel => {
 		const durations = t.modes.map((m) => units(m.duration));
 		const [shortest, longest] = [Math.min(...durations), Math.max(...durations)];
-		const there = thereOf.get(t.id) ?? [];
+		const there = thereFor(t.id);
 		const release = units(t.release ?? 0);
 		const fits = release + shortest <= horizon;
 		// What cannot fit by itself must not be there; where it must, the empty clause says so.
@@ -124,12 +155,13 @@ export function buildModel(problem: Problem): Model {
 		const { start, modes, there } = tasks[i]!;
 		const at = units(t.fixed.start);
 		clauses.push([2 * start, at], [2 * start + 1, -at]);
-		for (const literal of [modes[t.fixed.mode]!, there]) if (literal.length > 0) clauses.push([...literal]);
+		for (const literal of [modes[t.fixed.mode]!, isRelaxed ? [] : there])
+			if (literal.length > 0) clauses.push([...literal]);
 	});
 
 	for (const l of problem.lags) {
 		const [a, b] = [taskOf(l.from), taskOf(l.to)];
-		const guards = uniqueLiterals([a.there, b.there]);
+		const guards = uniqueLiterals([a.there, b.there, holding('lag', lagName(l))]);
 		engine.edge(2 * a.end, 2 * b.start, a.endShift + units(l.min), guards);
 		if (l.max !== undefined) engine.edge(2 * b.start, 2 * a.end, -units(l.max) - a.endShift, guards);
 	}
@@ -138,7 +170,7 @@ export function buildModel(problem: Problem): Model {
 	const coefficients: number[] = [];
 	let constant = 0;
 	const price = (half: number, coefficient: number) => {
-		if (coefficient === 0) return;
+		if (coefficient === 0 || isRelaxed) return;
 		terms.push(half);
 		coefficients.push(coefficient);
 	};
@@ -151,9 +183,10 @@ export function buildModel(problem: Problem): Model {
 		const { end, endShift, there } = taskOf(s.task);
 		const d = services[serviceIndex.get(s.service)!]!;
 		const offset = units(s.offset) + endShift;
-		engine.edge(2 * end, 2 * d, offset, there);
-		if (s.max !== undefined) engine.edge(2 * d, 2 * end, -offset - units(s.max), there);
-		if (s.rate === 0) continue;
+		const guards = uniqueLiterals([there, holding('service', s.service)]);
+		engine.edge(2 * end, 2 * d, offset, guards);
+		if (s.max !== undefined) engine.edge(2 * d, 2 * end, -offset - units(s.max), guards);
+		if (s.rate === 0 || isRelaxed) continue;
 		// The wait beyond what is free.
 		const wait = engine.variable(0, s.max === undefined ? 2 * horizon : Math.max(0, units(s.max) - units(s.free)));
 		engine.add(new Linear([2 * d, 2 * end + 1, 2 * wait + 1], [1, 1, 1], offset + units(s.free), there));
@@ -170,10 +203,10 @@ export function buildModel(problem: Problem): Model {
 			}
 		});
 	});
-	addSpan();
+	if (!isRelaxed) addSpan();
 
 	problem.resources.forEach((resource, r) => {
-		const items = itemsOf(r);
+		const items = usesOf(r);
 		for (const item of items) {
 			if (item.amount <= resource.capacity) continue;
 			// Too much at any time: it must not happen, or, where it may be void, be void.
@@ -201,8 +234,33 @@ export function buildModel(problem: Problem): Model {
 	const objective = new Linear(terms, coefficients, Infinity);
 	engine.add(objective);
 	engine.freeze();
-	const isClosed = hasCircle(problem, tasks, index) || !clauses.every((c) => engine.clause(c)) || !engine.root();
-	return { problem, unit, horizon, engine, tasks, services, due, options, objective, constant, branching, isClosed };
+	const isClosed =
+		(!isRelaxed && hasCircle(problem, tasks, index)) || !clauses.every((c) => engine.clause(c)) || !engine.root();
+	const assumption = [...assumptions.values()];
+	return {
+		problem,
+		unit,
+		horizon,
+		engine,
+		tasks,
+		services,
+		due,
+		options,
+		objective,
+		constant,
+		branching,
+		isClosed,
+		assumptions: assumption
+	};
+
+	/** The literal of a task's presence: its option is taken, and it is not left out. */
+	function thereFor(id: string): Literal {
+		const [option, own] = [thereOf.get(id) ?? [], holding('task', id)];
+		if (option.length === 0 || own.length === 0) return option.length === 0 ? own : option;
+		const x = engine.variable(0, 1);
+		clauses.push([...excluded([...option, ...own]), 2 * x, 1]);
+		return [2 * x, 1];
+	}
 
 	/** The whole length: from the first counted start to the last service. */
 	function addSpan(): void {
@@ -227,8 +285,9 @@ export function buildModel(problem: Problem): Model {
 	}
 
 	/** Uses and holds of a resource. Uses that all modes share, measured from the start or from the end, need no guard. */
-	function itemsOf(r: number): Item[] {
-		const items: Item[] = [];
+	function usesOf(r: number): Use[] {
+		const items: Use[] = [];
+		const resource = holding('resource', problem.resources[r]!.id);
 		problem.tasks.forEach((t, i) => {
 			const { start, end, endShift, modes, there, durations } = tasks[i]!;
 			const uses = t.modes.map((m, k) =>
@@ -262,7 +321,7 @@ export function buildModel(problem: Problem): Model {
 					if (matches.some((m) => m < 0)) continue;
 					matches.forEach((m, k) => remaining[k]!.splice(m, 1));
 					const { amount } = use;
-					const common = { amount, guards: there, isSure: true };
+					const common = { amount, guards: [...there, ...resource], isSure: true };
 					if (kind === 'whole')
 						items.push({ ...common, start, end, startShift: 0, endShift, length: Math.min(...durations) });
 					else if (kind === 'start')
@@ -283,7 +342,7 @@ export function buildModel(problem: Problem): Model {
 			}
 			remaining.forEach((list, k) => {
 				for (const { amount, from, to } of list) {
-					const guards = [...modes[k]!, ...there];
+					const guards = [...modes[k]!, ...there, ...resource];
 					items.push({
 						start,
 						end: start,
@@ -300,7 +359,7 @@ export function buildModel(problem: Problem): Model {
 		for (const h of problem.holds) {
 			if (resourceIndex.get(h.resource) !== r) continue;
 			const [a, b] = [taskOf(h.from), taskOf(h.to)];
-			const guards = uniqueLiterals([a.there, b.there]);
+			const guards = uniqueLiterals([a.there, b.there, resource]);
 			const isSure = a === b || follows(problem, h.from, h.to);
 			const shortest = (t: TaskModel) => Math.min(...t.durations);
 			const length = a === b ? shortest(a) : isSure ? shortest(a) + shortest(b) : 0;
@@ -319,7 +378,7 @@ export function buildModel(problem: Problem): Model {
 	}
 
 	/** One before the other, for items of which no two fit at once: whole orders are learnt about, not only instants. */
-	function orderPairs(capacity: number, items: readonly Item[]): void {
+	function orderPairs(capacity: number, items: readonly Use[]): void {
 		if (items.length > MOST_ORDERED) return;
 		items.forEach((a, i) => {
 			for (const b of items.slice(i + 1)) {
@@ -335,6 +394,7 @@ export function buildModel(problem: Problem): Model {
 	/** Setups between tasks that hold a state at different values: one before the other, the change in between. */
 	function addState(s: number): void {
 		const { id, initial, rise, fall } = problem.states[s]!;
+		const state = holding('state', id);
 		const change = (a: number, b: number) => units(b > a ? rise * (b - a) : fall * (a - b));
 		const users = problem.tasks.flatMap((t, i) => {
 			const ways = t.modes.flatMap((m, k) =>
@@ -344,7 +404,7 @@ export function buildModel(problem: Problem): Model {
 		});
 		users.forEach(({ task: a, ways }, i) => {
 			for (const { value, mode } of ways) {
-				clauses.push([...excluded([...mode, ...a.there]), 2 * a.start, change(initial, value)]);
+				clauses.push([...excluded([...mode, ...a.there, ...state]), 2 * a.start, change(initial, value)]);
 			}
 			for (const { task: b, ways: others } of users.slice(i + 1)) {
 				if (a.there.length > 0 && b.there.length > 0 && a.there[0] === b.there[0] && a.there[1] !== b.there[1])
@@ -353,7 +413,7 @@ export function buildModel(problem: Problem): Model {
 				if (pairs.length === 0) continue;
 				const order = branch(0, 1);
 				for (const [x, y] of pairs) {
-					const guards = uniqueLiterals([x.mode, y.mode, a.there, b.there]);
+					const guards = uniqueLiterals([x.mode, y.mode, a.there, b.there, state]);
 					engine.edge(2 * a.end, 2 * b.start, a.endShift + change(x.value, y.value), [2 * order, 1, ...guards]);
 					engine.edge(2 * b.end, 2 * a.start, b.endShift + change(y.value, x.value), [2 * order + 1, 0, ...guards]);
 				}

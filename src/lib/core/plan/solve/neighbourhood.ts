@@ -85,7 +85,7 @@ export function neighbourhoods({ problem, horizon, unit, tasks }: Model, random:
 			return place.filter((i) => Math.abs(best.starts[i]! - middle) <= half);
 		}
 	];
-	return (best) => kinds[random(kinds.length)]!(best);
+	return (best) => (n === 0 ? [] : kinds[random(kinds.length)]!(best));
 }
 
 /** Tasks tied together by lags or holds. */

@@ -22,7 +22,8 @@ export interface Incumbent {
 /** How a stretch of search between two restarts decides. */
 type Manner = 'backward' | 'activity' | 'greedy' | 'nearby';
 
-export type Outcome = 'found' | 'closed' | 'paused';
+/** `refused`: the assumptions cannot all hold; `core` names some that cannot. */
+export type Outcome = 'found' | 'closed' | 'paused' | 'refused';
 
 /** Manners in turn, without and with a plan to improve. */
 const openTurns: readonly Manner[] = ['backward', 'activity'];
@@ -55,6 +56,8 @@ const nearRooms = [0, 4, 12, 40, 120];
  */
 export class Search {
 	best: Incumbent | undefined;
+	/** Positions, among the model's assumptions, of those that cannot all hold. */
+	core: readonly number[] = [];
 	private readonly engine: Engine;
 	private readonly heap: ActivityHeap;
 	private readonly random: (below: number) => number;
@@ -118,6 +121,9 @@ export class Search {
 				continue;
 			}
 			if (engine.work >= stopAt) return 'paused';
+			const assumed = this.assume();
+			if (assumed === 'refused') return 'refused';
+			if (assumed === 'decided') continue;
 			if (!this.decide()) {
 				this.keep();
 				engine.backTo(0);
@@ -125,6 +131,24 @@ export class Search {
 				return 'found';
 			}
 		}
+	}
+
+	/** Decide the next assumption that is open. */
+	private assume(): 'done' | 'decided' | 'refused' {
+		const { engine } = this;
+		const { assumptions } = this.model;
+		for (let i = 0; i < assumptions.length; i++) {
+			const h = 2 * assumptions[i]!;
+			if (engine.isTrue(h, 1)) continue;
+			if (engine.isFalse(h, 1)) {
+				const halves = new Set([h, ...engine.culprits(h, 1)]);
+				this.core = assumptions.flatMap((x, k) => (halves.has(2 * x) ? [k] : []));
+				return 'refused';
+			}
+			engine.decide(h, 1);
+			return 'decided';
+		}
+		return 'done';
 	}
 
 	private beginTurn(): void {
