@@ -1,8 +1,8 @@
-// npm run solve -- problem.json [--seconds N] [--seed N]: reads a juntos-problem, writes a juntos-schedule to standard output.
+// npm run solve -- problem.json [--seconds N] [--seed N] [--previous schedule.json] [--trace]: reads a juntos-problem, writes a juntos-schedule to standard output.
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { wordIssue } from '$lib/core/issues';
-import { readProblem, type Schedule } from '$lib/core/plan/problem';
+import { issuesOf, wordIssue } from '$lib/core/issues';
+import { readProblem, scheduleSchema, type Schedule } from '$lib/core/plan/problem';
 import { solve } from '$lib/core/plan/solve/solve';
 
 class Refused extends Error {}
@@ -23,15 +23,32 @@ function load(file: string): unknown {
 	}
 }
 
+function loadPrevious(file: string): Schedule {
+	const parsed = scheduleSchema.safeParse(load(file));
+	if (parsed.success) return parsed.data;
+	throw new Refused(
+		`${file} is not a juntos-schedule:\n${issuesOf(parsed.error)
+			.map((i) => `  ${wordIssue(i)}`)
+			.join('\n')}`
+	);
+}
+
 function main(args: string[]): void {
 	const { values, positionals } = parseArgs({
 		args,
 		allowPositionals: true,
-		options: { seconds: { type: 'string', default: '10' }, seed: { type: 'string', default: '1' } }
+		options: {
+			seconds: { type: 'string', default: '10' },
+			seed: { type: 'string', default: '1' },
+			previous: { type: 'string' },
+			trace: { type: 'boolean', default: false }
+		}
 	});
 	const [file, ...more] = positionals;
 	if (file === undefined || more.length > 0) {
-		throw new Refused('usage: npm run solve -- problem.json [--seconds N] [--seed N]');
+		throw new Refused(
+			'usage: npm run solve -- problem.json [--seconds N] [--seed N] [--previous schedule.json] [--trace]'
+		);
 	}
 	const seconds = number(values.seconds, 'seconds', 0);
 	const seed = Math.trunc(number(values.seed, 'seed', 0));
@@ -39,18 +56,21 @@ function main(args: string[]): void {
 	if (!read.ok)
 		throw new Refused(`${file} cannot be solved:\n${read.issues.map((i) => `  ${wordIssue(i)}`).join('\n')}`);
 
+	const previous = values.previous === undefined ? undefined : loadPrevious(values.previous);
+
 	const began = performance.now();
 	const elapsed = () => Math.round(performance.now() - began) / 1000;
 	let answer: Schedule | undefined;
 	let firstSeconds: number | undefined;
 	let bestSeconds = 0;
-	const search = solve(read.value, { seed, budget: Infinity });
+	const search = solve(read.value, { seed, budget: Infinity, previous });
 	for (;;) {
 		const step = search.next();
 		const schedule = step.done ? step.value : step.value.schedule;
 		if (schedule.objective !== undefined && schedule.objective !== answer?.objective) {
 			bestSeconds = elapsed();
 			firstSeconds ??= bestSeconds;
+			if (values.trace) process.stderr.write(`${bestSeconds.toFixed(3)} s: ${schedule.objective}\n`);
 		}
 		answer = schedule;
 		if (step.done === true || elapsed() >= seconds) break;

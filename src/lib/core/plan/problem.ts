@@ -80,6 +80,8 @@ export const scheduleSchema = z.object({
 	picks: z.record(z.string(), z.string()).optional(),
 	slips: z.record(z.string(), z.int()).optional(),
 	conflict: z.array(id).optional(),
+	/** Tasks that start at another time than in the plan it was asked to stay near. */
+	moved: z.array(id).optional(),
 	stats: z.record(z.string(), z.number()).optional()
 });
 export type Schedule = z.infer<typeof scheduleSchema>;

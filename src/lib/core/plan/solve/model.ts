@@ -1,5 +1,5 @@
 // A problem as variables, edges, clauses and propagators of the engine: names become indices here, once.
-import type { Problem } from '../problem';
+import type { Problem, Schedule } from '../problem';
 import { Cumulative, type Use } from './cumulative';
 import { Disjunctive } from './disjunctive';
 import { Engine } from './engine';
@@ -35,8 +35,10 @@ export interface Model {
 	/** Literals of the options of each choice. */
 	readonly options: readonly (readonly Literal[])[];
 	readonly objective: Linear;
-	/** What the objective's terms leave out. */
+	/** What the objective's terms leave out, once they are divided by `scale`; what is left over counts moves, less `moves`. */
 	readonly constant: number;
+	readonly scale: number;
+	readonly moves: number;
 	/** Variables the search may branch on: starts, instants, modes, options, orders. */
 	readonly branching: readonly number[];
 	/** Variables of the assumed items, in their order. */
@@ -74,8 +76,9 @@ export const lagName = (lag: { readonly from: string; readonly to: string }) => 
  * Build the model of a consistent problem (see `readProblem`) and propagate its root.
  *
  * @param assumed items that only hold where a literal of their own is true; then the objective is left out
+ * @param previous a plan to stay near: among answers of one objective, the fewer tasks start at another time the better
  */
-export function buildModel(problem: Problem, assumed: readonly Item[] = []): Model {
+export function buildModel(problem: Problem, assumed: readonly Item[] = [], previous?: Schedule): Model {
 	const unit = timeUnit(problem);
 	const units = (seconds: number) => Math.round(seconds / unit);
 	const horizon = units(problem.horizon);
@@ -166,13 +169,16 @@ export function buildModel(problem: Problem, assumed: readonly Item[] = []): Mod
 		if (l.max !== undefined) engine.edge(2 * b.start, 2 * a.end, -units(l.max) - a.endShift, guards);
 	}
 
+	const stays = previous?.starts ? stayLiterals(previous.starts) : [];
+	/** The objective counts so many times, so that no number of moves outweighs one of it. */
+	const scale = stays.length + 1;
 	const terms: number[] = [];
 	const coefficients: number[] = [];
 	let constant = 0;
 	const price = (half: number, coefficient: number) => {
 		if (coefficient === 0 || isRelaxed) return;
 		terms.push(half);
-		coefficients.push(coefficient);
+		coefficients.push(coefficient * scale);
 	};
 	services.forEach((d, k) => {
 		price(2 * d, problem.weights.slip * unit);
@@ -231,6 +237,11 @@ export function buildModel(problem: Problem, assumed: readonly Item[] = []): Mod
 		addState(s);
 	});
 
+	for (const x of stays) {
+		// Each task that moves costs one: the upper half is −1 where it stays.
+		terms.push(2 * x + 1);
+		coefficients.push(1);
+	}
 	const objective = new Linear(terms, coefficients, Infinity);
 	engine.add(objective);
 	engine.freeze();
@@ -248,10 +259,25 @@ export function buildModel(problem: Problem, assumed: readonly Item[] = []): Mod
 		options,
 		objective,
 		constant,
+		scale,
+		moves: stays.length,
 		branching,
 		isClosed,
 		assumptions: assumption
 	};
+
+	/** For each task of a plan to stay near, a variable that is 1 only where it starts as before. */
+	function stayLiterals(starts: Readonly<Record<string, number>>): number[] {
+		return problem.tasks.flatMap((t, i) => {
+			const before = starts[t.id];
+			if (before === undefined || t.fixed || before % unit !== 0) return [];
+			const at = units(before);
+			const { start } = tasks[i]!;
+			const x = branch(0, 1);
+			clauses.push([2 * x + 1, 0, 2 * start, at], [2 * x + 1, 0, 2 * start + 1, -at]);
+			return [x];
+		});
+	}
 
 	/** The literal of a task's presence: its option is taken, and it is not left out. */
 	function thereFor(id: string): Literal {

@@ -1,6 +1,7 @@
 // What to decide next: backwards from service, around the best plan, or where the conflicts are.
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import type { Schedule } from '../problem';
 import type { Engine } from './engine';
 import { ActivityHeap } from './heap';
 import type { Literal, Model } from './model';
@@ -9,6 +10,8 @@ import { neighbourhoods, type Neighbourhood } from './neighbourhood';
 /** A plan in indices, times in units. */
 export interface Incumbent {
 	readonly objective: number;
+	/** Tasks that start at another time than in the plan to stay near. */
+	readonly moves: number;
 	/** Start by task, −1 where it is absent; index of its mode. */
 	readonly starts: Int32Array;
 	readonly modes: Int32Array;
@@ -20,7 +23,7 @@ export interface Incumbent {
 }
 
 /** How a stretch of search between two restarts decides. */
-type Manner = 'backward' | 'activity' | 'greedy' | 'nearby';
+type Manner = 'follow' | 'backward' | 'activity' | 'greedy' | 'nearby';
 
 /** `refused`: the assumptions cannot all hold; `core` names some that cannot. */
 export type Outcome = 'found' | 'closed' | 'paused' | 'refused';
@@ -40,7 +43,7 @@ const improvingTurns: readonly Manner[] = [
 const lateTurns: readonly Manner[] = ['greedy', 'nearby', 'greedy', 'activity', 'backward'];
 /** From then on a late plan is thought to be late for good. */
 const mostLateTurns = 60;
-const conflictsPerTurn: Record<Manner, number> = { backward: 150, activity: 100, greedy: 60, nearby: 80 };
+const conflictsPerTurn: Record<Manner, number> = { follow: 60, backward: 150, activity: 100, greedy: 60, nearby: 80 };
 
 /** How far from its place in the best plan a task may go in the nearby manner, units. */
 const nearRooms = [0, 4, 12, 40, 120];
@@ -78,9 +81,11 @@ export class Search {
 	private readonly isBoolean: Uint8Array;
 	private readonly phase: Int8Array;
 
+	/** @param previous a plan to begin from */
 	constructor(
 		private readonly model: Model,
-		seed: number
+		seed: number,
+		private readonly previous?: Schedule
 	) {
 		const { engine, branching, tasks } = model;
 		this.engine = engine;
@@ -159,11 +164,13 @@ export class Search {
 		}
 		const turns = best ? (this.turns < mostLateTurns && this.isLate(best) ? lateTurns : improvingTurns) : openTurns;
 		this.manner = turns[this.turns % turns.length]!;
+		if (this.turns === 0 && this.previous) this.manner = 'follow';
 		this.turns++;
 		this.turnEnds =
 			engine.conflicts + conflictsPerTurn[this.manner] * (this.manner === 'activity' ? luby(this.turns) : 1);
 		this.pins = [];
 		this.wantedInstants = best ? [] : this.postponed();
+		if (this.manner === 'follow') this.pinPrevious();
 		if (!best) return;
 		this.wantedModes = best.modes.slice();
 		if (this.manner === 'greedy') this.shuffle(best);
@@ -299,6 +306,29 @@ export class Search {
 		}
 	}
 
+	/** Each task where the previous plan had it, the last ones first; what is not possible any more is decided anew. */
+	private pinPrevious(): void {
+		const { model, previous } = this;
+		const { starts = {}, modes = {}, picks = {} } = previous ?? {};
+		const order = model.problem.tasks
+			.map(({ id }, i) => ({ i, start: starts[id], mode: modes[id] ?? 0 }))
+			.sort((a, b) => (a.start ?? 0) - (b.start ?? 0));
+		for (const { i, start, mode } of order) {
+			if (start === undefined) continue;
+			const x = model.tasks[i]!.start;
+			const at = Math.round(start / model.unit);
+			this.pins.push(2 * x, at, 2 * x + 1, -at, ...(model.tasks[i]!.modes[mode] ?? []));
+		}
+		model.problem.choices.forEach((c, k) => {
+			const option = c.options.findIndex((o) => o.id === picks[c.id]);
+			this.pins.push(...(model.options[k]![option] ?? []));
+		});
+		model.services.forEach((x, k) => {
+			const at = Math.round((previous?.slips?.[model.problem.services[k]!.id] ?? 0) / model.unit) + model.due[k]!;
+			this.pins.push(2 * x, at, 2 * x + 1, -at);
+		});
+	}
+
 	/** Everything but a neighbourhood where it is in the best plan, or not far from there. */
 	private pin(best: Incumbent): void {
 		const free = new Set(this.neighbourhood(best));
@@ -333,7 +363,8 @@ export class Search {
 		const values = Int32Array.from({ length: engine.variables }, (_, x) => engine.lb[2 * x]!);
 		for (let x = 0; x < engine.variables; x++) if (this.isBoolean[x]) this.phase[x] = values[x]!;
 		this.best = {
-			objective: cost + model.constant,
+			objective: Math.floor((cost + model.moves) / model.scale) + model.constant,
+			moves: (cost + model.moves) % model.scale,
 			starts: Int32Array.from(model.tasks, (t, i) => (this.isThere(i) ? values[t.start]! : -1)),
 			modes: Int32Array.from(model.tasks, (t, i) => (this.isThere(i) ? pick(t.modes) : -1)),
 			options: Int32Array.from(model.options, pick),

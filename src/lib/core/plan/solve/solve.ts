@@ -9,6 +9,8 @@ export interface SolveOptions {
 	readonly seed: number;
 	/** Work to spend, in propagator runs; `Infinity` leaves the end to the caller or to a proof. */
 	readonly budget: number;
+	/** The plan in force: the search begins from it, and of equally good answers takes the one that moves the fewest tasks. */
+	readonly previous?: Schedule | undefined;
 }
 
 /** What the search says of itself after each slice of work. */
@@ -30,7 +32,7 @@ const SLICE = 500;
  * an answer, with a conflict.
  */
 export function* solve(problem: Problem, options: SolveOptions): Generator<Progress, Schedule, void> {
-	const model = buildModel(problem);
+	const model = buildModel(problem, [], options.previous);
 	const { engine } = model;
 	let answer = bare(problem, 'unknown');
 	const progress = (improved: boolean): Progress => ({
@@ -40,13 +42,14 @@ export function* solve(problem: Problem, options: SolveOptions): Generator<Progr
 	});
 	if (model.isClosed) return yield* infeasible(problem, progress);
 	const bound = lowerBound(model);
-	const search = new Search(model, options.seed);
+	const search = new Search(model, options.seed, options.previous);
 	for (;;) {
 		const outcome = search.run(SLICE);
 		const { best } = search;
-		const isProven = outcome === 'closed' || (best !== undefined && best.objective <= bound);
+		const isProven = outcome === 'closed' || (best?.moves === 0 && best.objective <= bound);
 		if (isProven && !best) return yield* infeasible(problem, progress);
-		if (best && (isProven || outcome === 'found')) answer = write(model, best, isProven ? best.objective : bound);
+		if (best && (isProven || outcome === 'found'))
+			answer = write(model, best, isProven ? best.objective : bound, options.previous);
 		if (isProven || engine.work >= options.budget) return withWork(answer, engine.work);
 		yield progress(outcome === 'found');
 	}
@@ -58,8 +61,12 @@ function* infeasible(problem: Problem, progress: (improved: boolean) => Progress
 }
 
 /** What the objective costs at least, by the root's bounds alone. */
-function lowerBound({ engine, objective, constant }: Model): number {
-	return objective.terms.reduce((sum, h, i) => sum + (objective.coefficients[i] ?? 0) * (engine.lb[h] ?? 0), constant);
+function lowerBound({ engine, objective, constant, scale, moves }: Model): number {
+	const cost = objective.terms.reduce(
+		(sum, h, i) => sum + (objective.coefficients[i] ?? 0) * (engine.lb[h] ?? 0),
+		moves
+	);
+	return Math.ceil(cost / scale) + constant;
 }
 
 function bare(problem: Problem, status: 'unknown' | 'infeasible'): Schedule {
@@ -71,8 +78,10 @@ function withWork(schedule: Schedule, work: number): Schedule {
 }
 
 /** A plan in the words of the format. */
-function write({ problem, unit, due }: Model, plan: Incumbent, bound: number): Schedule {
+function write({ problem, unit, due }: Model, plan: Incumbent, bound: number, previous?: Schedule): Schedule {
 	const present = problem.tasks.flatMap(({ id }, i) => (plan.starts[i]! < 0 ? [] : [{ id, i }]));
+	const starts = Object.fromEntries(present.map(({ id, i }) => [id, plan.starts[i]! * unit]));
+	const before = previous?.starts;
 	const proven = Math.min(plan.objective, bound);
 	return {
 		format: 'juntos-schedule',
@@ -81,9 +90,10 @@ function write({ problem, unit, due }: Model, plan: Incumbent, bound: number): S
 		status: proven === plan.objective ? 'optimal' : 'feasible',
 		objective: plan.objective,
 		bound: proven,
-		starts: Object.fromEntries(present.map(({ id, i }) => [id, plan.starts[i]! * unit])),
+		starts,
 		modes: Object.fromEntries(present.map(({ id, i }) => [id, plan.modes[i]!])),
 		picks: Object.fromEntries(problem.choices.map((c, k) => [c.id, c.options[plan.options[k]!]!.id])),
-		slips: Object.fromEntries(problem.services.map((s, k) => [s.id, (plan.instants[k]! - due[k]!) * unit]))
+		slips: Object.fromEntries(problem.services.map((s, k) => [s.id, (plan.instants[k]! - due[k]!) * unit])),
+		...(before ? { moved: Object.keys(starts).filter((id) => starts[id] !== before[id]) } : {})
 	};
 }
