@@ -1,5 +1,8 @@
 // The planner as the page sees it.
 import { proxy, wrap } from 'comlink';
+import type { Plan } from '../core/model/plan';
+import type { Slack } from '../core/plan/explain/slack';
+import type { WhatIf } from '../core/plan/what-if/what-if';
 import type { PlanProgress, PlanRequest } from '../core/plan/plan-meal';
 import type { PlanAnswer, Planner } from './protocol';
 
@@ -15,6 +18,10 @@ class WorkerError extends Error {
 export interface PlannerClient {
 	/** @throws {WorkerError} */
 	plan(request: PlanRequest, onProgress: (progress: PlanProgress) => void): Promise<PlanAnswer>;
+	/** @throws {WorkerError} */
+	whatIf(request: PlanRequest, plan: Plan, onFound: (found: WhatIf) => void): Promise<void>;
+	/** @throws {WorkerError} */
+	slack(request: PlanRequest, plan: Plan, step: string): Promise<Slack | undefined>;
 	cancel(): Promise<void>;
 	close(): void;
 }
@@ -31,6 +38,8 @@ export function startPlanner(): PlannerClient {
 	gone.catch(() => undefined);
 	return {
 		plan: (request, onProgress) => Promise.race([remote.plan(request, proxy(onProgress)), gone]),
+		whatIf: (request, plan, onFound) => Promise.race([remote.whatIf(request, plan, proxy(onFound)), gone]),
+		slack: (request, plan, step) => Promise.race([remote.slack(request, plan, step), gone]),
 		cancel: () => remote.cancel(),
 		close: () => {
 			worker.terminate();

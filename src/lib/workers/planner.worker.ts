@@ -1,7 +1,14 @@
 // The planner's worker: pulls the search in slices, and looks for messages between two of them.
 import { expose } from 'comlink';
+import { compileMeal } from '../core/plan/compile/compile';
+import { scheduleOf } from '../core/plan/explain/schedule-of';
+import { slackOf } from '../core/plan/explain/slack';
+import { whatIfs } from '../core/plan/what-if/what-if';
 import { planMeal } from '../core/plan/plan-meal';
 import type { Planner } from './protocol';
+
+/** Work for one step's slack, in propagator runs. */
+const slackBudget = 1500;
 
 let latest = 0;
 
@@ -26,6 +33,20 @@ const planner: Planner = {
 			if (step.done) return step.value;
 			onProgress(step.value);
 		}
+	},
+	async whatIf(request, plan, onFound) {
+		const mine = latest;
+		for (const found of whatIfs(request, plan)) {
+			await breathe();
+			if (mine !== latest) return;
+			if (found) onFound(found);
+		}
+	},
+	async slack({ meal, kitchen, techniques }, plan, step) {
+		await breathe();
+		const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
+		if (!compiled.ok || plan.meal !== meal.id) return undefined;
+		return slackOf(compiled.value.problem, scheduleOf(plan, compiled.value, kitchen), step, slackBudget);
 	},
 	cancel() {
 		latest++;

@@ -22,8 +22,8 @@ export interface PlanRequest {
 /** Page and route plan with the same seed, so they give the same plan. */
 export const usualSeed = 1;
 
-/** Work that suits a home meal: a second or so; proofs end it sooner. */
-export const usualBudget = 60_000;
+/** Work that suits a home meal: two seconds or so; proofs end it sooner. */
+export const usualBudget = 100_000;
 
 export type PlanOutcome =
 	| { readonly kind: 'plan'; readonly plan: Plan }

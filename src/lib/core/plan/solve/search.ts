@@ -45,6 +45,10 @@ const lateTurns: readonly Manner[] = ['greedy', 'nearby', 'greedy', 'activity', 
 const mostLateTurns = 60;
 const conflictsPerTurn: Record<Manner, number> = { follow: 60, backward: 150, activity: 100, greedy: 60, nearby: 80 };
 
+/** Manners that work on a plan: what they began is worth going on with. */
+const improving: ReadonlySet<Manner> = new Set<Manner>(['greedy', 'nearby', 'activity']);
+const mostRepeats = 30;
+
 /** How far from its place in the best plan a task may go in the nearby manner, units. */
 const nearRooms = [0, 4, 12, 40, 120];
 
@@ -76,6 +80,8 @@ export class Search {
 	private wantedInstants: readonly number[] = [];
 	/** Literals (pairs) to decide first, and how far that has come. */
 	private pins: number[] = [];
+	private turnPins: readonly number[] = [];
+	private repeats = 0;
 	private readonly neighbourhood: Neighbourhood;
 	private readonly startOf: Int32Array;
 	private readonly isBoolean: Uint8Array;
@@ -132,7 +138,7 @@ export class Search {
 			if (!this.decide()) {
 				this.keep();
 				engine.backTo(0);
-				this.beginTurn();
+				this.goOn();
 				return 'found';
 			}
 		}
@@ -175,11 +181,24 @@ export class Search {
 		this.wantedModes = best.modes.slice();
 		if (this.manner === 'greedy') this.shuffle(best);
 		if (this.manner === 'nearby') this.pin(best);
+		this.turnPins = this.pins.slice();
+		this.repeats = 0;
 	}
 
 	/** Whether some service is later than the model itself makes it. */
 	private isLate(best: Incumbent): boolean {
 		return this.model.services.some((x, k) => best.instants[k]! > this.engine.lb[2 * x]!);
+	}
+
+	/** After a better plan: the same turn again, as long as it finds more. From a late plan larger steps are wanted. */
+	private goOn(): void {
+		const isLate = this.best !== undefined && this.isLate(this.best);
+		if (isLate || !improving.has(this.manner) || ++this.repeats > mostRepeats) {
+			this.beginTurn();
+			return;
+		}
+		this.pins = this.turnPins.slice();
+		this.turnEnds = this.engine.conflicts + conflictsPerTurn[this.manner];
 	}
 
 	/** Without a plan: on time at first, then later and later. */
@@ -311,7 +330,7 @@ export class Search {
 		const { model, previous } = this;
 		const { starts = {}, modes = {}, picks = {} } = previous ?? {};
 		const order = model.problem.tasks
-			.map(({ id }, i) => ({ i, start: starts[id], mode: modes[id] ?? 0 }))
+			.map(({ id }, i) => ({ i, start: starts[id], mode: modes[id] ?? -1 }))
 			.sort((a, b) => (a.start ?? 0) - (b.start ?? 0));
 		for (const { i, start, mode } of order) {
 			if (start === undefined) continue;

@@ -1,0 +1,36 @@
+// A plan in words back as an answer to the problem it came from: where a replan begins.
+import type { Kitchen } from '../../model/kitchen';
+import type { Plan } from '../../model/plan';
+import type { Compiled } from '../compile/compile';
+import { stationsBehind } from '../compile/places';
+import type { Schedule } from '../problem';
+
+/** Starts, modes and slips of a plan; steps that the problem lacks, or does otherwise, are left out. */
+export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Kitchen): Schedule {
+	const starts: Record<string, number> = {};
+	const modes: Record<string, number> = {};
+	for (const step of plan.steps) {
+		const ways = trace.steps.get(step.id)?.ways;
+		if (!ways) continue;
+		starts[step.id] = step.from - trace.origin;
+		const mode = ways.findIndex(({ place }) => {
+			if (!place) return true;
+			return place.setting === step.setting && stationsBehind(place.resource, kitchen).some((s) => s.id === step.lane);
+		});
+		if (mode >= 0) modes[step.id] = mode;
+	}
+	for (const { course, plating } of plan.services) {
+		const task = trace.plating.get(course);
+		if (task !== undefined) {
+			starts[task] = plating - trace.origin;
+			modes[task] = 0;
+		}
+	}
+	const slips = Object.fromEntries(
+		problem.services.map((s) => {
+			const at = plan.services.find((x) => x.course === s.id)?.at ?? 0;
+			return [s.id, Math.max(0, at - trace.origin - s.due)];
+		})
+	);
+	return { format: 'juntos-schedule', version: 1, problem: problem.name, status: 'feasible', starts, modes, slips };
+}

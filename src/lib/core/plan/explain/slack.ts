@@ -1,0 +1,40 @@
+// How much later a step may end with every service unmoved, everything else free to move.
+import type { Problem, Schedule } from '../problem';
+import { solve } from '../solve/solve';
+
+export interface Slack {
+	readonly seconds: number;
+	/** Whether it is shown that there is no more. */
+	readonly isProven: boolean;
+}
+
+/**
+ * The slack of a task in an answer. Asked of the solver as a problem of its own: no wait has a price but that of this task
+ * for the last service, and lateness costs more than any wait.
+ *
+ * @param budget work to spend, in propagator runs
+ */
+export function slackOf(problem: Problem, answer: Schedule, task: string, budget: number): Slack {
+	const { starts = {}, modes = {}, slips = {} } = answer;
+	const services = problem.services.map((s) => ({ ...s, due: s.due + (slips[s.id] ?? 0) }));
+	const last = services.reduce((a, b) => (b.due > a.due ? b : a));
+	const lengthOf = (mode: number | undefined) =>
+		problem.tasks.find((t) => t.id === task)?.modes[mode ?? 0]?.duration ?? 0;
+	const asked: Problem = {
+		...problem,
+		services,
+		weights: { slip: problem.horizon, span: 0 },
+		choices: problem.choices.map((c) => ({ ...c, options: c.options.map((o) => ({ ...o, cost: 0 })) })),
+		serve: [...problem.serve.map((s) => ({ ...s, rate: 0 })), { task, service: last.id, offset: 0, free: 0, rate: 1 }]
+	};
+	const search = solve(asked, { seed: 1, budget, previous: answer });
+	for (;;) {
+		const step = search.next();
+		if (!step.done) continue;
+		const best = step.value;
+		const before = (starts[task] ?? 0) + lengthOf(modes[task]);
+		const after = (best.starts?.[task] ?? starts[task] ?? 0) + lengthOf(best.modes?.[task]);
+		const isOnTime = Object.values(best.slips ?? {}).every((slip) => slip === 0);
+		return { seconds: isOnTime ? Math.max(0, after - before) : 0, isProven: best.status === 'optimal' };
+	}
+}
