@@ -171,3 +171,29 @@ test('keys go from place to place, find a step and show themselves', async ({ pa
 	await page.keyboard.press('?');
 	await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 });
+
+test('what would help is planned, ranked, applied and undone', async ({ page }) => {
+	test.slow();
+	await open(page, '/plan');
+	await planned(page);
+	const help = page.getByRole('region', { name: 'What would help' });
+	await help.getByRole('button', { name: 'Try what would help' }).click();
+	await expect(help.getByText(/changes planned/)).toBeVisible();
+	await expect(help.getByRole('button', { name: 'Try again' })).toBeEnabled({ timeout: 60_000 });
+	const before = await page.locator('[data-step]').count();
+	await help
+		.getByRole('button', { name: /^Apply: without/ })
+		.first()
+		.click();
+	await planned(page);
+	expect(await page.locator('[data-step]').count()).toBeLessThan(before);
+	await page.keyboard.press('Control+z');
+	await planned(page);
+	expect(await page.locator('[data-step]').count()).toBe(before);
+});
+
+test('a chosen step says how much later it may be', async ({ page }) => {
+	await open(page, '/plan');
+	await page.locator('[data-step="cabbage/braise"]').click();
+	await expect(page.getByRole('region', { name: 'The step' })).toContainText(/slack/);
+});

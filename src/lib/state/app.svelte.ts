@@ -7,6 +7,7 @@ import { library } from '../core/library/library';
 import type { Kitchen } from '../core/model/kitchen';
 import type { Meal } from '../core/model/meal';
 import type { Plan } from '../core/model/plan';
+import type { WhatIf } from '../core/plan/what-if/what-if';
 import { DataError, type KeptRecord } from '../data/database';
 import type { Records } from '../data/records';
 import { openTabs, type SavedNews, type Tabs } from '../data/tabs';
@@ -108,6 +109,18 @@ export class App {
 		this.notices.say('The demo meals are as they were at first. Undo brings your changes back.');
 	}
 
+	/** What is on the table, for the planner. */
+	situation() {
+		const { meal, kitchen } = this;
+		return { meal, kitchen, techniques: [...this.techniques.values()] };
+	}
+
+	/** Put a change that would help in force; can be undone. */
+	apply(change: NonNullable<WhatIf['apply']>): void {
+		if ('meal' in change) this.changeMeal(change.meal);
+		else this.changeKitchen(change.kitchen);
+	}
+
 	undo(): void {
 		this.history.undo();
 		this.settle();
@@ -170,8 +183,7 @@ export class App {
 	}
 
 	private replan(): void {
-		const { meal, kitchen } = this;
-		void this.planning.ask({ meal, kitchen, techniques: [...this.techniques.values()] });
+		void this.planning.ask(this.situation());
 	}
 
 	private async load(store: Store): Promise<void> {

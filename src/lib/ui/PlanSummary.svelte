@@ -24,6 +24,8 @@
 			plan.parts[0] ?? { name: '', wait: 0, free: 0 }
 		)
 	);
+	/** Hundredths by which a better plan could cost less, where that is known. */
+	const gap = $derived(plan.bound > 0 ? Math.ceil((100 * (plan.objective - plan.bound)) / plan.objective) : undefined);
 	const overdue = $derived(longest.wait - longest.free);
 </script>
 
@@ -45,7 +47,8 @@
 		{#if problems.length === 0 && isCurrent}
 			<p class="proof">
 				{overdue > 30 ? `past its best: ${longest.name}, ${formatDuration(overdue)}` : 'nothing waits too long'} ·
-				{#if plan.status === 'optimal'}proven the best{:else if isWorking}looking for a better plan{:else}best found{/if}
+				{#if plan.status === 'optimal'}proven the best{:else if gap !== undefined}at most {gap} % from the best{:else if isWorking}looking
+					for a better plan{:else}best found{/if}
 			</p>
 		{/if}
 	</div>

@@ -7,7 +7,9 @@
 	import Legend from '$lib/ui/cords/Legend.svelte';
 	import LensChoice from '$lib/ui/cords/LensChoice.svelte';
 	import PartList from '$lib/ui/cords/PartList.svelte';
+	import WhatIfs from '$lib/ui/cords/WhatIfs.svelte';
 	import StepCard from '$lib/ui/cords/StepCard.svelte';
+	import { formatDuration } from '$lib/core/units/time';
 	import { lenses, usualLens } from '$lib/ui/cords/time-axis';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
 
@@ -18,6 +20,19 @@
 	let pointed: string | undefined = $state();
 	// The search of a page built ahead is empty.
 	const wanted = $derived(browser ? (page.url.searchParams.get('step') ?? undefined) : undefined);
+
+	let slack: string | undefined = $state();
+
+	/** Bring a step forward, and ask how much later it may be. */
+	async function choose(step: string): Promise<void> {
+		if (step === chosen) return;
+		chosen = step;
+		slack = undefined;
+		const found = await planning.slack(app.situation(), step);
+		if (!found || step !== chosen) return;
+		const much = found.seconds < 15 ? 'no slack' : `slack ${formatDuration(found.seconds)}`;
+		slack = `${much}${found.isProven ? '' : ', perhaps more'}, with all else free to move`;
+	}
 
 	function key(event: KeyboardEvent): void {
 		const by = event.key === ']' ? 1 : event.key === '[' ? -1 : 0;
@@ -45,9 +60,7 @@
 		plan={planning.plan}
 		{lens}
 		chosen={chosen ?? wanted}
-		onchoose={(step) => {
-			chosen = step;
-		}}
+		onchoose={(step) => void choose(step)}
 		onpoint={(step) => {
 			pointed = step;
 		}}
@@ -62,13 +75,21 @@
 		}}
 	/>
 </div>
-<StepCard plan={planning.plan} step={pointed ?? chosen ?? wanted} />
-<PartList
+<StepCard
 	plan={planning.plan}
-	onchoose={(step) => {
-		chosen = step;
+	step={pointed ?? chosen ?? wanted}
+	slack={pointed === undefined || pointed === chosen ? slack : undefined}
+/>
+<WhatIfs
+	found={planning.whatIfs}
+	isTrying={planning.isTrying}
+	canAsk={planning.isCurrent && !planning.isWorking}
+	onask={() => void planning.tryOut(app.situation())}
+	onapply={(change) => {
+		app.apply(change);
 	}}
 />
+<PartList plan={planning.plan} onchoose={(step) => void choose(step)} />
 
 <style>
 	.try {

@@ -8,8 +8,10 @@
 		plan: Plan;
 		/** Id of the step. */
 		step: string | undefined;
+		/** How much later it may be, in words, once that is known. */
+		slack?: string | undefined;
 	}
-	const { plan, step: id }: Props = $props();
+	const { plan, step: id, slack }: Props = $props();
 
 	const step = $derived(plan.steps.find((s) => s.id === id));
 	const part = $derived(plan.parts.find((p) => p.id === step?.part));
@@ -69,7 +71,10 @@
 			{/if}
 			<div>
 				<dt>Not later</dt>
-				<dd>{step.heldBy}</dd>
+				<dd>
+					{step.heldBy}
+					{#if slack}<span class="soft">{slack}</span>{/if}
+				</dd>
 			</div>
 			{#if isLast}
 				<div>

@@ -125,7 +125,7 @@ export function buildModel(problem: Problem, assumed: readonly Item[] = [], prev
 	});
 	const services = problem.services.map((s) => branch(Math.min(units(s.due), horizon), horizon));
 	const due = problem.services.map((s) => units(s.due));
-	problem.services.forEach((s, k) => {
+	problem.services.forEach((s) => {
 		if (units(s.due) > horizon) clauses.push(excluded(holding('service', s.id)));
 	});
 

@@ -1,7 +1,7 @@
 // Which tasks a step of large neighbourhood search sets free: those of this problem's own kinds.
 import type { Problem } from '../problem';
 import type { Model } from './model';
-import type { Incumbent } from './search';
+import type { Incumbent } from './incumbent';
 
 export type Random = (below: number) => number;
 

@@ -4,23 +4,9 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Schedule } from '../problem';
 import type { Engine } from './engine';
 import { ActivityHeap } from './heap';
+import type { Incumbent } from './incumbent';
 import type { Literal, Model } from './model';
 import { neighbourhoods, type Neighbourhood } from './neighbourhood';
-
-/** A plan in indices, times in units. */
-export interface Incumbent {
-	readonly objective: number;
-	/** Tasks that start at another time than in the plan to stay near. */
-	readonly moves: number;
-	/** Start by task, −1 where it is absent; index of its mode. */
-	readonly starts: Int32Array;
-	readonly modes: Int32Array;
-	/** Index of the option taken, by choice; instant, by service. */
-	readonly options: Int32Array;
-	readonly instants: Int32Array;
-	/** Value of every variable. */
-	readonly values: Int32Array;
-}
 
 /** How a stretch of search between two restarts decides. */
 type Manner = 'follow' | 'backward' | 'activity' | 'greedy' | 'nearby';
@@ -148,12 +134,12 @@ export class Search {
 	private assume(): 'done' | 'decided' | 'refused' {
 		const { engine } = this;
 		const { assumptions } = this.model;
-		for (let i = 0; i < assumptions.length; i++) {
-			const h = 2 * assumptions[i]!;
+		for (const x of assumptions) {
+			const h = 2 * x;
 			if (engine.isTrue(h, 1)) continue;
 			if (engine.isFalse(h, 1)) {
 				const halves = new Set([h, ...engine.culprits(h, 1)]);
-				this.core = assumptions.flatMap((x, k) => (halves.has(2 * x) ? [k] : []));
+				this.core = assumptions.flatMap((a, k) => (halves.has(2 * a) ? [k] : []));
 				return 'refused';
 			}
 			engine.decide(h, 1);

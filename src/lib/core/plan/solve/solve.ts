@@ -2,7 +2,8 @@
 import type { Problem, Schedule } from '../problem';
 import { findConflict } from './conflict';
 import { buildModel, type Model } from './model';
-import { Search, type Incumbent } from './search';
+import type { Incumbent } from './incumbent';
+import { Search } from './search';
 
 export interface SolveOptions {
 	/** Same problem, seed and budget: same answer. */

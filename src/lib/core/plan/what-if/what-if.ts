@@ -5,7 +5,6 @@ import { compileMeal } from '../compile/compile';
 import { explainPlan } from '../explain/explain';
 import { scheduleOf } from '../explain/schedule-of';
 import type { PlanRequest } from '../plan-meal';
-import type { Schedule } from '../problem';
 import { solve } from '../solve/solve';
 import { changesFor, type Change } from './changes';
 
@@ -20,37 +19,37 @@ export interface WhatIf {
 }
 
 /** Work for one change, in propagator runs. */
-export const whatIfBudget = 2500;
+const whatIfBudget = 2500;
 
 /**
- * Try every change worth trying. Each plan is a real one; with more work it might be better still, so a gain is "at
- * least". Yields after each slice of work whatever was found since the last one.
+ * Try every change worth trying, each from the plan in force and with the same work. A gain is held against what that work
+ * makes of the plan with nothing changed, so that it is the change's own. Yields after each slice of work whatever was
+ * found since the last one.
  */
 export function* whatIfs(request: PlanRequest, plan: Plan): Generator<WhatIf | undefined, void, void> {
+	const now = { id: 'nothing', say: 'nothing changed', then: request };
+	const before = (yield* tryOut(request, plan, now)) ?? plan;
 	for (const change of changesFor(request, plan)) {
-		const { meal, kitchen, techniques } = change.then;
-		const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
-		if (!compiled.ok) continue;
-		const { problem, trace } = compiled.value;
-		const altered = change.alter?.(problem, trace.origin) ?? problem;
-		const previous = scheduleOf(plan, compiled.value, kitchen);
-		const search = solve(altered, { seed: request.seed, budget: whatIfBudget, previous });
-		let answer: Schedule | undefined;
-		while (!answer) {
-			const step = search.next();
-			if (step.done) answer = step.value;
-			else yield undefined;
-		}
-		if (!answer.starts) continue;
-		const better = explainPlan(meal, kitchen, { problem: altered, trace }, answer);
+		const after = yield* tryOut(request, plan, change);
+		if (!after) continue;
 		const { id, say, apply } = change;
-		yield {
-			id,
-			say,
-			gain: plan.objective - better.objective,
-			effect: wordEffect(plan, better),
-			...(apply ? { apply } : {})
-		};
+		const gain = before.objective - after.objective;
+		yield { id, say, gain, effect: wordEffect(before, after), ...(apply ? { apply } : {}) };
+	}
+}
+
+/** The plan with a change, or `undefined` where none was found. */
+function* tryOut({ seed }: PlanRequest, plan: Plan, change: Change): Generator<undefined, Plan | undefined, void> {
+	const { meal, kitchen, techniques } = change.then;
+	const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
+	if (!compiled.ok) return undefined;
+	const { trace } = compiled.value;
+	const problem = change.alter?.(compiled.value.problem, trace.origin) ?? compiled.value.problem;
+	const search = solve(problem, { seed, budget: whatIfBudget, previous: scheduleOf(plan, compiled.value, kitchen) });
+	for (;;) {
+		const step = search.next();
+		if (step.done) return step.value.starts && explainPlan(meal, kitchen, { problem, trace }, step.value);
+		yield undefined;
 	}
 }
 
