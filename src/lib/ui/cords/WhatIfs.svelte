@@ -46,7 +46,7 @@
 			{/each}
 		</ol>
 		<p role="status">
-			{found.length} changes planned{useless > 0 ? `; ${useless} of them gain nothing` : ''}{isTrying
+			{found.length} changes planned{useless > 0 ? `; ${useless} of them show no gain` : ''}{isTrying
 				? ', more to come'
 				: ''}.
 		</p>

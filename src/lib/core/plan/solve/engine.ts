@@ -5,6 +5,8 @@
 // lb[h] ≥ v, false when −lb[h^1] < v, and its negation is (h^1, 1−v). Nothing else is needed to name a bound, so literals
 // are made as they come up (lazy clause generation: Ohrimenko, Stuckey & Codish 2009, Constraints 14, 357–391).
 
+import { rowsOf, type Rows } from './rows';
+
 /** A lower bound that stands for none; sums of a few still fit 32 bits. */
 const FAR = -0x1fffffff;
 
@@ -30,23 +32,6 @@ interface EdgeSpec {
 	readonly to: number;
 	readonly weight: number;
 	readonly guards: readonly number[];
-}
-
-/** Lists of numbers by owner, flattened: entries of i are `items[start[i]…start[i+1])`. */
-interface Rows {
-	readonly start: Int32Array;
-	readonly items: Int32Array;
-}
-
-/** Group entries by owner. */
-function rowsOf(owners: number, pairs: readonly (readonly [owner: number, item: number])[]): Rows {
-	const start = new Int32Array(owners + 1);
-	for (const [owner] of pairs) start[owner + 1]!++;
-	for (let i = 0; i < owners; i++) start[i + 1]! += start[i]!;
-	const next = start.slice();
-	const items = new Int32Array(pairs.length);
-	for (const [owner, item] of pairs) items[next[owner]!++] = item;
-	return { start, items };
 }
 
 export class Engine {
