@@ -50,7 +50,7 @@ export class Cumulative implements Propagator {
 	private readonly startShift: Int32Array;
 	private readonly endShift: Int32Array;
 	private readonly amount: Int32Array;
-	/** Four bounds and the open guards of each item as the last run saw them; what has changed since. */
+	/** Four bounds and the open guards of each item as the last run saw them, at first like none; what has changed since. */
 	private readonly seen: Int32Array;
 	private readonly hasChanged: Uint8Array;
 	private readonly changed: Int32Array;
@@ -79,7 +79,7 @@ export class Cumulative implements Propagator {
 		this.startShift = Int32Array.from(items, (item) => item.startShift);
 		this.endShift = Int32Array.from(items, (item) => item.endShift);
 		this.amount = Int32Array.from(items, (item) => item.amount);
-		this.seen = new Int32Array(5 * n);
+		this.seen = new Int32Array(5 * n).fill(LAST);
 		this.hasChanged = new Uint8Array(n);
 		this.changed = new Int32Array(n);
 		const halves = new Set<number>();
