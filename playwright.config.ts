@@ -7,6 +7,7 @@ const port = 4179;
 export default defineConfig({
 	testDir: 'tests',
 	fullyParallel: true,
+	timeout: 90_000,
 	expect: { timeout: 15_000 },
 	workers: 2,
 	reporter: [['list'], ['json', { outputFile: '.results/browser.json' }]],
