@@ -6,9 +6,15 @@ import type { Station } from '../../core/model/kitchen';
 import { layoutFloor } from './floor';
 
 const kitchen = demoKitchens[0]!;
-const burner = fc.integer({ min: 200, max: 6000 }).map((power): Station => ({ kind: 'burner', id: '', name: 'Burner', power, fuel: 'gas' }));
-const other = fc.constantFrom('board', 'cold', 'fryer', 'warm').map((kind) => ({ kind, id: '', name: kind, places: 1 }));
-const stations = fc.array(fc.oneof(burner, other), { maxLength: 14 }).map((list) => list.map((s, i) => ({ ...s, id: `s${i}` })));
+const burner = fc
+	.integer({ min: 200, max: 6000 })
+	.map((power): Station => ({ kind: 'burner', id: '', name: 'Burner', power, fuel: 'gas' }));
+const other = fc
+	.constantFrom('board', 'cold', 'fryer', 'warm')
+	.map((kind) => ({ kind, id: '', name: kind, places: 1 }));
+const stations = fc
+	.array(fc.oneof(burner, other), { maxLength: 14 })
+	.map((list) => list.map((s, i) => ({ ...s, id: `s${i}` })));
 
 test('every station has a place of its own on the worktop', () => {
 	fc.assert(
@@ -29,7 +35,8 @@ test('every station has a place of its own on the worktop', () => {
 });
 
 test('a stronger burner is drawn larger', () => {
-	const radius = (power: number) => layoutFloor({ ...kitchen, stations: [{ kind: 'burner', id: 'b', name: 'B', power, fuel: 'gas' }] }).placed[0]!.rx;
+	const radius = (power: number) =>
+		layoutFloor({ ...kitchen, stations: [{ kind: 'burner', id: 'b', name: 'B', power, fuel: 'gas' }] }).placed[0]!.rx;
 	expect(radius(1800)).toBeCloseTo(10.5);
 	expect([1200, 1800, 3000].map(radius)).toEqual([1200, 1800, 3000].map(radius).toSorted((a, b) => a - b));
 });
