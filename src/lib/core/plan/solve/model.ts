@@ -34,7 +34,7 @@ export interface Model {
 	readonly due: readonly number[];
 	/** Literals of the options of each choice. */
 	readonly options: readonly (readonly Literal[])[];
-	readonly objective: Linear;
+	readonly objective: Objective;
 	/** What the objective's terms leave out, once they are divided by `scale`; what is left over counts moves, less `moves`. */
 	readonly constant: number;
 	readonly scale: number;
@@ -46,6 +46,19 @@ export interface Model {
 	/** Whether the model is contradictory by itself. */
 	readonly isClosed: boolean;
 }
+
+/** The weighted sum to make small. */
+export interface Objective {
+	readonly terms: readonly number[];
+	readonly coefficients: readonly number[];
+	/** Keeps the sum within its limit, or, where there is `cost`, within that variable. */
+	readonly sum: Linear;
+	/** Variable of the sum, where it fits: its bounds are literals, so that a bound from below can be learnt. */
+	readonly cost: number | undefined;
+}
+
+/** The largest sum that gets a variable of its own; twice it still fits 32 bits. */
+const largestCost = 0x0fffffff;
 
 /** Pairs of items on one resource are ordered by literals of their own up to so many items. */
 const MOST_ORDERED = 24;
@@ -242,8 +255,7 @@ export function buildModel(problem: Problem, assumed: readonly Item[] = [], prev
 		terms.push(2 * x + 1);
 		coefficients.push(1);
 	}
-	const objective = new Linear(terms, coefficients, Infinity);
-	engine.add(objective);
+	const objective = addObjective();
 	engine.freeze();
 	const isClosed =
 		(!isRelaxed && hasCircle(problem, tasks, index)) || !clauses.every((c) => engine.clause(c)) || !engine.root();
@@ -265,6 +277,19 @@ export function buildModel(problem: Problem, assumed: readonly Item[] = [], prev
 		isClosed,
 		assumptions: assumption
 	};
+
+	function addObjective(): Objective {
+		const sumOf = (bound: (h: number) => number) => terms.reduce((s, h, i) => s + coefficients[i]! * bound(h), 0);
+		const [low, high] = [sumOf((h) => engine.lb[h]!), sumOf((h) => -engine.lb[h ^ 1]!)];
+		const isSmall = terms.length > 0 && low >= -largestCost && high <= largestCost;
+		const cost = isSmall ? engine.variable(low, high) : undefined;
+		const sum =
+			cost === undefined
+				? new Linear(terms, coefficients, Infinity)
+				: new Linear([...terms, 2 * cost + 1], [...coefficients, 1], 0);
+		engine.add(sum);
+		return { terms, coefficients, sum, cost };
+	}
 
 	/** For each task of a plan to stay near, a variable that is 1 only where it starts as before. */
 	function stayLiterals(starts: Readonly<Record<string, number>>): number[] {

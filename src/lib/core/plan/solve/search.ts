@@ -9,30 +9,45 @@ import type { Literal, Model } from './model';
 import { neighbourhoods, type Neighbourhood } from './neighbourhood';
 
 /** How a stretch of search between two restarts decides. */
-type Manner = 'follow' | 'backward' | 'activity' | 'greedy' | 'nearby';
+type Manner = 'follow' | 'backward' | 'activity' | 'orders' | 'greedy' | 'nearby' | 'probe';
 
 /** `refused`: the assumptions cannot all hold; `core` names some that cannot. */
 export type Outcome = 'found' | 'closed' | 'paused' | 'refused';
 
 /** Manners in turn, without and with a plan to improve. */
-const openTurns: readonly Manner[] = ['backward', 'activity'];
+const openTurns: readonly Manner[] = ['backward', 'activity', 'backward', 'orders'];
 const improvingTurns: readonly Manner[] = [
 	'greedy',
+	'nearby',
+	'orders',
+	'nearby',
+	'probe',
 	'nearby',
 	'activity',
 	'nearby',
 	'backward',
-	'nearby',
-	'activity',
 	'nearby'
 ];
+/** When nothing better was found for long: the best may be the best, and only a proof is missing. */
+const provingTurns: readonly Manner[] = ['orders', 'activity', 'probe', 'activity'];
+const staleAfter = 40;
 const lateTurns: readonly Manner[] = ['greedy', 'nearby', 'greedy', 'activity', 'backward'];
 /** From then on a late plan is thought to be late for good. */
 const mostLateTurns = 60;
-const conflictsPerTurn: Record<Manner, number> = { follow: 60, backward: 150, activity: 100, greedy: 60, nearby: 80 };
+const conflictsPerTurn: Record<Manner, number> = {
+	follow: 60,
+	backward: 150,
+	activity: 100,
+	orders: 100,
+	greedy: 60,
+	nearby: 80,
+	probe: 100
+};
 
 /** Manners that work on a plan: what they began is worth going on with. */
-const improving: ReadonlySet<Manner> = new Set<Manner>(['greedy', 'nearby', 'activity']);
+const improving: ReadonlySet<Manner> = new Set<Manner>(['greedy', 'nearby', 'activity', 'orders']);
+/** Manners that may end with a proof: they get more and more time. */
+const complete: ReadonlySet<Manner> = new Set<Manner>(['activity', 'orders', 'probe']);
 const mostRepeats = 30;
 
 /** How far from its place in the best plan a task may go in the nearby manner, units. */
@@ -43,7 +58,8 @@ const nearRooms = [0, 4, 12, 40, 120];
  *
  * *backward*: the undecided task that can end last goes as late as it can (list scheduling from service backwards).
  * *activity*: the variable that took part in most recent conflicts (VSIDS: Moskewicz et al. 2001), towards its value in
- * the best plan (solution-guided search: Beck 2007, J. AI Res. 29, 49–77). *greedy*: backward in the best plan's order,
+ * the best plan (solution-guided search: Beck 2007, J. AI Res. 29, 49–77). *orders*: the same for modes, options and orders
+ * only (Grimes & Hebrard 2015, INFORMS J. Comput. 27, 268–284). *greedy*: backward in the best plan's order,
  * but for a few tasks (iterated greedy: Ruiz & Stützle 2007). *nearby*: all but a neighbourhood stays where it is (large
  * neighbourhood search: Shaw 1998; Godard, Laborie & Nuijten 2005 for schedules).
  */
@@ -57,6 +73,8 @@ export class Search {
 	private manner: Manner = 'backward';
 	private turns = 0;
 	private turnEnds = 0;
+	/** The turn that found the best plan. */
+	private improvedAt = 0;
 	private maxLearnts = 4000;
 	/** Rank of each task in the greedy manner: higher first. */
 	private rank = new Float64Array(0);
@@ -68,6 +86,14 @@ export class Search {
 	private pins: number[] = [];
 	private turnPins: readonly number[] = [];
 	private repeats = 0;
+	/** Share of the gap that the next probe asks for, and what the last one asked for. */
+	private probeShare = 1 / 16;
+	private probes = 0;
+	/** Whether only what is one of two is decided by activity: modes, options, orders; starts follow backwards. */
+	private isOrdering = false;
+	private probed: number | undefined;
+	/** Whether the best plan is shown to be the best. */
+	private isClosed = false;
 	private readonly neighbourhood: Neighbourhood;
 	private readonly startOf: Int32Array;
 	private readonly isBoolean: Uint8Array;
@@ -108,6 +134,7 @@ export class Search {
 	run(workLimit: number): Outcome {
 		const { engine } = this;
 		const stopAt = engine.work + workLimit;
+		if (this.isClosed) return 'closed';
 		for (;;) {
 			if (!engine.propagate()) {
 				if (!engine.resolve()) return 'closed';
@@ -122,8 +149,7 @@ export class Search {
 			if (assumed === 'refused') return 'refused';
 			if (assumed === 'decided') continue;
 			if (!this.decide()) {
-				this.keep();
-				engine.backTo(0);
+				this.adopt(this.decided());
 				this.goOn();
 				return 'found';
 			}
@@ -154,21 +180,29 @@ export class Search {
 			engine.forget();
 			this.maxLearnts *= 1.05;
 		}
-		const turns = best ? (this.turns < mostLateTurns && this.isLate(best) ? lateTurns : improvingTurns) : openTurns;
+		const turns = best ? this.improvingTurns(best) : openTurns;
 		this.manner = turns[this.turns % turns.length]!;
 		if (this.turns === 0 && this.previous) this.manner = 'follow';
 		this.turns++;
 		this.turnEnds =
-			engine.conflicts + conflictsPerTurn[this.manner] * (this.manner === 'activity' ? luby(this.turns) : 1);
+			engine.conflicts + conflictsPerTurn[this.manner] * (complete.has(this.manner) ? luby(this.turns) : 1);
 		this.pins = [];
+		this.isOrdering = this.manner === 'orders' || (this.manner === 'probe' && this.probes++ % 2 === 0);
+		if (complete.has(this.manner)) for (const x of this.model.branching) this.heap.insert(x);
 		this.wantedInstants = best ? [] : this.postponed();
 		if (this.manner === 'follow') this.pinPrevious();
 		if (!best) return;
 		this.wantedModes = best.modes.slice();
 		if (this.manner === 'greedy') this.shuffle(best);
 		if (this.manner === 'nearby') this.pin(best);
+		if (this.manner === 'probe') this.probe();
 		this.turnPins = this.pins.slice();
 		this.repeats = 0;
+	}
+
+	private improvingTurns(best: Incumbent): readonly Manner[] {
+		if (this.turns < mostLateTurns && this.isLate(best)) return lateTurns;
+		return this.turns > this.improvedAt + staleAfter ? provingTurns : improvingTurns;
 	}
 
 	/** Whether some service is later than the model itself makes it. */
@@ -204,7 +238,7 @@ export class Search {
 			engine.decide(h, v);
 			return true;
 		}
-		return this.manner === 'activity' ? this.decideActive() : this.decideBackward();
+		return complete.has(this.manner) ? this.decideActive() : this.decideBackward();
 	}
 
 	private decideActive(): boolean {
@@ -212,7 +246,7 @@ export class Search {
 		for (;;) {
 			const x = this.heap.pop();
 			if (x < 0) return this.decideBackward();
-			if (engine.isFixed(x)) continue;
+			if (engine.isFixed(x) || (this.isOrdering && !this.isBoolean[x])) continue;
 			const task = this.startOf[x]!;
 			if (task >= 0 && !this.isThere(task)) continue;
 			const [low, high] = [engine.lb[2 * x]!, -engine.lb[2 * x + 1]!];
@@ -355,27 +389,55 @@ export class Search {
 		});
 	}
 
-	/** Take over the plan that the engine has decided, and ask for a better one from now on. */
-	private keep(): void {
+	/**
+	 * Ask for a plan within a part of the gap. Where there is none the bound rises: destructive improvement (Klein & Scholl
+	 * 1999, EJOR 112, 322–346), with a step that grows when it succeeds.
+	 */
+	private probe(): void {
+		const { engine } = this;
+		const { cost } = this.model.objective;
+		if (cost === undefined) return;
+		const [low, high] = [engine.lb[2 * cost]!, -engine.lb[2 * cost + 1]!];
+		if (this.probed !== undefined) {
+			this.probeShare = low > this.probed ? Math.min(1 / 2, 2 * this.probeShare) : Math.max(1e-3, this.probeShare / 2);
+		}
+		this.probed = low + Math.floor((high - low) * this.probeShare);
+		this.pins.push(2 * cost + 1, -this.probed);
+	}
+
+	/** The plan that the engine has decided. */
+	private decided(): Incumbent {
 		const { engine, model } = this;
-		const { objective } = model;
-		let cost = 0;
-		objective.terms.forEach((h, i) => (cost += objective.coefficients[i]! * engine.lb[h]!));
-		objective.limit = cost - 1;
-		engine.wake(objective);
 		const pick = (literals: readonly Literal[]) =>
 			literals.findIndex((l) => l.length === 0 || engine.isTrue(l[0]!, l[1]!));
 		const values = Int32Array.from({ length: engine.variables }, (_, x) => engine.lb[2 * x]!);
-		for (let x = 0; x < engine.variables; x++) if (this.isBoolean[x]) this.phase[x] = values[x]!;
-		this.best = {
-			objective: Math.floor((cost + model.moves) / model.scale) + model.constant,
-			moves: (cost + model.moves) % model.scale,
+		let cost = model.moves;
+		const { terms, coefficients } = model.objective;
+		terms.forEach((h, i) => (cost += coefficients[i]! * engine.lb[h]!));
+		return {
+			objective: Math.floor(cost / model.scale) + model.constant,
+			moves: cost % model.scale,
 			starts: Int32Array.from(model.tasks, (t, i) => (this.isThere(i) ? values[t.start]! : -1)),
 			modes: Int32Array.from(model.tasks, (t, i) => (this.isThere(i) ? pick(t.modes) : -1)),
 			options: Int32Array.from(model.options, pick),
 			instants: Int32Array.from(model.services, (x) => values[x]!),
 			values
 		};
+	}
+
+	/** Take over a plan, and ask for a better one from now on. */
+	private adopt(best: Incumbent): void {
+		const { engine, model } = this;
+		engine.backTo(0);
+		this.best = best;
+		this.improvedAt = this.turns;
+		for (let x = 0; x < engine.variables; x++) if (this.isBoolean[x]) this.phase[x] = best.values[x]!;
+		const { sum, cost } = model.objective;
+		const below = (best.objective - model.constant) * model.scale + best.moves - model.moves - 1;
+		if (cost === undefined) {
+			sum.limit = below;
+			engine.wake(sum);
+		} else this.isClosed = !engine.clause([2 * cost + 1, -below]);
 	}
 }
 

@@ -42,11 +42,11 @@ export function* solve(problem: Problem, options: SolveOptions): Generator<Progr
 		spent: engine.work / options.budget
 	});
 	if (model.isClosed) return yield* infeasible(problem, progress);
-	const bound = lowerBound(model);
 	const search = new Search(model, options.seed, options.previous);
 	for (;;) {
 		const outcome = search.run(SLICE);
 		const { best } = search;
+		const bound = lowerBound(model);
 		const isProven = outcome === 'closed' || (best?.moves === 0 && best.objective <= bound);
 		if (isProven && !best) return yield* infeasible(problem, progress);
 		if (best && (isProven || outcome === 'found'))
@@ -61,13 +61,14 @@ function* infeasible(problem: Problem, progress: (improved: boolean) => Progress
 	return { ...bare(problem, 'infeasible'), conflict: [...conflict] };
 }
 
-/** What the objective costs at least, by the root's bounds alone. */
+/** What an answer better than the best one costs at least: by the root's bounds, which rise as the search learns. */
 function lowerBound({ engine, objective, constant, scale, moves }: Model): number {
-	const cost = objective.terms.reduce(
-		(sum, h, i) => sum + (objective.coefficients[i] ?? 0) * (engine.lb[h] ?? 0),
-		moves
-	);
-	return Math.ceil(cost / scale) + constant;
+	const { terms, coefficients, cost } = objective;
+	const least =
+		cost === undefined
+			? terms.reduce((sum, h, i) => sum + (coefficients[i] ?? 0) * engine.rootLb(h), 0)
+			: engine.rootLb(2 * cost);
+	return Math.ceil((least + moves) / scale) + constant;
 }
 
 function bare(problem: Problem, status: 'unknown' | 'infeasible'): Schedule {
