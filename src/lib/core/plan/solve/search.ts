@@ -29,7 +29,16 @@ const improvingTurns: readonly Manner[] = [
 	'nearby'
 ];
 /** When nothing better was found for long: the best may be the best, and only a proof is missing. */
-const provingTurns: readonly Manner[] = ['orders', 'activity', 'probe', 'activity'];
+const provingTurns: readonly Manner[] = [
+	'orders',
+	'nearby',
+	'activity',
+	'nearby',
+	'probe',
+	'nearby',
+	'activity',
+	'nearby'
+];
 const staleAfter = 40;
 const lateTurns: readonly Manner[] = ['greedy', 'nearby', 'greedy', 'activity', 'backward'];
 /** From then on a late plan is thought to be late for good. */
