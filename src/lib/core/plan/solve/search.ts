@@ -53,6 +53,9 @@ const conflictsPerTurn: Record<Manner, number> = {
 	probe: 100
 };
 
+/** Without a plan the first turns are short: what begins badly is begun anew, or later. */
+const firstConflicts = 8;
+
 /** Manners that work on a plan: what they began is worth going on with. */
 const improving: ReadonlySet<Manner> = new Set<Manner>(['greedy', 'nearby', 'activity', 'orders']);
 /** Manners that may end with a proof: they get more and more time. */
@@ -194,7 +197,10 @@ export class Search {
 		if (this.turns === 0 && this.previous) this.manner = 'follow';
 		this.turns++;
 		this.turnEnds =
-			engine.conflicts + conflictsPerTurn[this.manner] * (complete.has(this.manner) ? luby(this.turns) : 1);
+			engine.conflicts +
+			(best
+				? conflictsPerTurn[this.manner] * (complete.has(this.manner) ? luby(this.turns) : 1)
+				: Math.min(conflictsPerTurn[this.manner], firstConflicts * this.turns ** 2));
 		this.pins = [];
 		this.isOrdering = this.manner === 'orders' || (this.manner === 'probe' && this.probes++ % 2 === 0);
 		if (complete.has(this.manner)) for (const x of this.model.branching) this.heap.insert(x);
