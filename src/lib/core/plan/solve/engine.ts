@@ -42,6 +42,8 @@ export class Engine {
 	/** Called when the activity of a variable rises, and when a variable's bound is taken back. */
 	onActivity: (x: number) => void = () => undefined;
 	onUndo: (x: number) => void = () => undefined;
+	/** Called with each clause that is learnt, as literals in pairs. */
+	onLearn: (literals: readonly number[]) => void = () => undefined;
 	level = 0;
 	/** Work done: one for each propagator run, a little for each bound. */
 	work = 0;
@@ -562,6 +564,7 @@ export class Engine {
 		const rest = [...highest.values()].sort((a, b) => this.trailLevel[b]! - this.trailLevel[a]!);
 		const literals = [uipHalf ^ 1, 1 - uipNeed];
 		for (const e of rest) literals.push(this.trailHalf[e]! ^ 1, 1 - this.need[e]!);
+		this.onLearn(literals);
 		const levels = new Set(rest.map((e) => this.trailLevel[e]!)).size + 1;
 		this.backTo(rest.length === 0 ? 0 : this.trailLevel[rest[0]!]!);
 		if (rest.length === 0) this.raise(literals[0]!, literals[1]!, DECISION);
