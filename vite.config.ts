@@ -1,9 +1,10 @@
 // The application's build and its unit tests.
 import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
+import { thread } from './vite.thread.ts';
 
 export default defineConfig({
-	plugins: [sveltekit()],
+	plugins: [thread(), sveltekit()],
 	build: { assetsInlineLimit: 0 },
 	worker: { format: 'es' },
 	test: {

@@ -25,7 +25,7 @@ export function benchDemo(runs = 5): string {
 				budget: usualBudget
 			});
 			for (;;) {
-				const step = search.next();
+				const step = search.next(undefined);
 				const ms = performance.now() - began;
 				if (!step.done && step.value.plan) first ??= { ms, objective: step.value.plan.objective };
 				if (!step.done) continue;
@@ -65,7 +65,7 @@ export function benchProblems(limit: number): string {
 		let first = NaN;
 		let best = { objective: NaN, at: NaN };
 		for (;;) {
-			const step = search.next();
+			const step = search.next(undefined);
 			const at = performance.now() - began;
 			const { objective, status, bound } = step.done ? step.value : step.value.schedule;
 			if (objective !== undefined && objective !== best.objective) {

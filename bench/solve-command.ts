@@ -65,7 +65,7 @@ function main(args: string[]): void {
 	let bestSeconds = 0;
 	const search = solve(read.value, { seed, budget: Infinity, previous });
 	for (;;) {
-		const step = search.next();
+		const step = search.next(undefined);
 		const schedule = step.done ? step.value : step.value.schedule;
 		if (schedule.objective !== undefined && schedule.objective !== answer?.objective) {
 			bestSeconds = elapsed();

@@ -22,6 +22,15 @@ export function problemDetails(
 	return Response.json(body, { status, headers: { 'content-type': 'application/problem+json', ...headers } });
 }
 
+/** The answer where no thread took the search: come back in a while. */
+export function busyAnswer(code: 'busy' | 'late' | 'gone'): Response {
+	const detail =
+		code === 'busy'
+			? 'Too many searches wait already. Send this one again in a few seconds.'
+			: 'The search did not end in time. Send it again later, or ask for fewer seconds.';
+	return problemDetails(503, detail, [], { 'retry-after': '5' });
+}
+
 /** The answer to data that were read with issues. */
 export function issuesAnswer(issues: readonly Issue[]): Response {
 	const [first] = issues;

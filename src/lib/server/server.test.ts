@@ -1,6 +1,9 @@
-// What the routes share: bodies within limits, problem details with place and mend, slices that stop in time.
+// What the routes share: bodies within limits, problem details with place and mend, searches in threads.
+import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { inSlices } from './in-slices';
+import { readProblem } from '../core/plan/problem';
+import { solveNow } from '../core/testing/solve-now';
+import { solveInPool, type PoolError } from './pool';
 import { issuesAnswer, problemDetails } from './problem-details';
 import { readBody } from './read-body';
 
@@ -40,17 +43,56 @@ test('issues are listed with their fields', async () => {
 	expect(problemDetails(404, 'Nothing.').status).toBe(404);
 });
 
-describe('a search in slices', () => {
-	function* count(to: number): Generator<number, string, void> {
-		for (let i = 0; i < to; i++) yield i;
-		return 'all';
-	}
+describe('searches in threads', () => {
 	const never = new AbortController().signal;
-	test('comes to its end', async () => {
-		expect(await inSlices(count(5), 10_000, never)).toEqual({ done: true, value: 'all' });
+	const load = (name: string) => {
+		const read = readProblem(JSON.parse(readFileSync(`problems/${name}.json`, 'utf8')));
+		if (!read.ok) throw new Error(name);
+		return read.value;
+	};
+	const job = (name: string, time = 20_000) => ({ problem: load(name), seed: 1, budget: Infinity, time });
+
+	test('give the answer of the same search on this thread, and tell of better ones on the way', async () => {
+		const told: number[] = [];
+		const answer = await solveInPool(job('solo-supper-1'), never, (s) => told.push(s.objective ?? NaN));
+		expect(answer).toEqual(solveNow(load('solo-supper-1')));
+		expect(told.length).toBeGreaterThan(1);
+		expect(told).toEqual(told.toSorted((a, b) => b - a));
 	});
-	test('stops when its time is up, or nobody waits any more', async () => {
-		expect(await inSlices(count(1e9), 0, never)).toEqual({ done: false, value: 0 });
-		expect(await inSlices(count(1e9), 10_000, AbortSignal.abort())).toEqual({ done: false, value: 0 });
+
+	test('end when their time is up, with the best so far', async () => {
+		const answer = await solveInPool(job('brigade-3', 1), never);
+		expect(answer.status).not.toBe('optimal');
+	});
+
+	test('end at once when nobody waits any more, and the next one is served', async () => {
+		const gone = new AbortController();
+		const search = solveInPool(job('brigade-3', 60_000), gone.signal);
+		setTimeout(() => {
+			gone.abort();
+		}, 30);
+		await expect(search).rejects.toThrow('gone');
+		expect((await solveInPool(job('example'), never)).status).toBe('optimal');
+	});
+
+	test('more than can wait are turned away', async () => {
+		const gone = new AbortController();
+		const one = job('brigade-3', 60_000);
+		const searches = Array.from({ length: 60 }, () => solveInPool(one, gone.signal));
+		const turnedAway = Promise.any(
+			searches.map((s) =>
+				s.then(
+					() => Promise.reject(new Error('served')),
+					(error: unknown) => error
+				)
+			)
+		);
+		expect(await turnedAway).toMatchObject({ code: 'busy' });
+		gone.abort();
+		const codes = (await Promise.allSettled(searches)).map((end) =>
+			end.status === 'rejected' ? (end.reason as PoolError).code : 'served'
+		);
+		expect(codes.filter((code) => code === 'busy').length).toBeGreaterThan(10);
+		expect(codes).toContain('gone');
 	});
 });

@@ -2,6 +2,7 @@
 import { wordIssue } from '../core/issues';
 import type { Plan } from '../core/model/plan';
 import type { Slack } from '../core/plan/explain/slack';
+import type { Cure } from '../core/plan/what-if/cures';
 import type { WhatIf } from '../core/plan/what-if/what-if';
 import { usualBudget, usualSeed, type PlanRequest } from '../core/plan/plan-meal';
 import { startPlanner, type PlannerClient } from '../workers/client';
@@ -18,6 +19,11 @@ export class Planning {
 	spent = $state(0);
 	/** Why there is no plan, in sentences. */
 	problems: readonly string[] = $state.raw([]);
+
+	/** Which promise might be broken, where there is no plan that keeps them all; each a plan that was found. */
+	cures: readonly Cure[] = $state.raw([]);
+	/** How much later each step may be, services unmoved, as far as it is known: seconds by step. */
+	slack: Readonly<Record<string, Slack>> = $state.raw({});
 
 	/** What would help the plan that is shown, the best first; `undefined` where nobody asked. */
 	whatIfs: readonly WhatIf[] | undefined = $state.raw();
@@ -36,6 +42,8 @@ export class Planning {
 		this.isCurrent = false;
 		this.whatIfs = undefined;
 		this.isTrying = false;
+		this.cures = [];
+		this.slack = {};
 		this.isWorking = true;
 		this.spent = 0;
 		const adopt = (plan: Plan) => {
@@ -60,9 +68,11 @@ export class Planning {
 					break;
 				case 'conflict':
 					this.problems = answer.reasons;
+					await this.findCures(what, mine);
 					break;
 				case 'unknown':
 					this.problems = ['No plan was found in the time allowed. Serve later, start earlier, or leave a part out.'];
+					await this.findCures(what, mine);
 					break;
 				case 'superseded':
 					return;
@@ -95,11 +105,25 @@ export class Planning {
 		if (mine === this.latest) this.isTrying = false;
 	}
 
-	/** How much later a step of the plan that is shown may be, services unmoved; `undefined` where it cannot be told. */
-	async slack(what: What, step: string): Promise<Slack | undefined> {
-		if (!this.isCurrent) return undefined;
+	/** Measure how much later each step of the plan that is shown may be; these steps first. */
+	async measureSlack(what: What, first: readonly string[] = []): Promise<void> {
+		if (!this.isCurrent || this.isWorking || this.isTrying) return;
+		const mine = this.latest;
+		const { plan } = this;
+		const rest = plan.steps.map((s) => s.id).filter((id) => !first.includes(id));
+		const steps = [...first, ...rest].filter((id) => !(id in this.slack));
+		if (steps.length === 0) return;
 		this.planner ??= startPlanner();
-		return this.planner.slack({ ...what, seed: usualSeed, budget: usualBudget }, this.plan, step);
+		await this.planner.slack({ ...what, seed: usualSeed, budget: usualBudget }, plan, steps, (found) => {
+			if (mine !== this.latest || plan !== this.plan) return;
+			this.slack = { ...this.slack, [found.step]: found };
+		});
+	}
+
+	private async findCures(what: What, mine: number): Promise<void> {
+		await this.planner?.cures({ ...what, seed: usualSeed, budget: usualBudget }, (cure) => {
+			if (mine === this.latest) this.cures = [...this.cures, cure];
+		});
 	}
 
 	/** Stop looking; the best plan so far stays. */

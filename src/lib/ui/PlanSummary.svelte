@@ -1,19 +1,19 @@
 <!-- One glance at a plan: what it is for, when to begin, whether it is on time, how good it is. -->
 <script lang="ts">
+	import type { Meal } from '../core/model/meal';
 	import type { Kitchen } from '../core/model/kitchen';
-	import type { Plan } from '../core/model/plan';
 	import { formatClock, formatDuration } from '../core/units/time';
+	import type { Planning } from '../state/planning.svelte';
 
 	interface Props {
-		plan: Plan;
+		planning: Planning;
 		kitchen: Kitchen;
-		isCurrent: boolean;
-		isWorking: boolean;
-		spent: number;
-		problems: readonly string[];
-		onstop: () => void;
+		/** Put the meal of a cure in force. */
+		oncure: (cure: { readonly meal: Meal }) => void;
 	}
-	const { plan, kitchen, isCurrent, isWorking, spent, problems, onstop }: Props = $props();
+	const { planning, kitchen, oncure }: Props = $props();
+
+	const { plan, isCurrent, isWorking, spent, problems, cures } = $derived(planning);
 
 	const cooks = $derived(kitchen.cooks.length === 1 ? 'one cook' : `${kitchen.cooks.length} cooks`);
 	const services = $derived(plan.services.map((s) => `${s.name.toLowerCase()} ${formatClock(s.at)}`).join(', '));
@@ -26,6 +26,9 @@
 	);
 	/** Hundredths by which a better plan could cost less, where that is known. */
 	const gap = $derived(plan.bound > 0 ? Math.ceil((100 * (plan.objective - plan.bound)) / plan.objective) : undefined);
+	/** When that would be served. */
+	const wordCure = (cured: typeof plan) =>
+		`begin ${formatClock(cured.from)}, ${cured.services.map((s) => `${s.name.toLowerCase()} ${formatClock(s.at)}`).join(', ')}`;
 	const overdue = $derived(longest.wait - longest.free);
 </script>
 
@@ -55,13 +58,36 @@
 	{#if isWorking}
 		<div class="work">
 			<progress max="1" value={spent} aria-label="Work done on the plan"></progress>
-			<button type="button" onclick={onstop}>Stop</button>
+			<button type="button" onclick={() => void planning.stop()}>Stop</button>
 		</div>
 	{/if}
 </div>
 {#if problems.length > 0}
 	<ul class="problems" role="alert">
 		{#each problems as problem (problem)}<li>{problem}</li>{/each}
+		{#if cures.length > 0}
+			<li class="cures">
+				<p>One of these would do:</p>
+				<ul aria-label="Cures">
+					{#each cures as cure (cure.id)}
+						<li>
+							<span>{cure.say}</span>
+							<span class="soft">{wordCure(cure.plan)}</span>
+							{#if cure.apply}
+								{@const change = cure.apply}
+								<button
+									type="button"
+									aria-label="Apply: {cure.say}"
+									onclick={() => {
+										oncure(change);
+									}}>Apply</button
+								>
+							{/if}
+						</li>
+					{/each}
+				</ul>
+			</li>
+		{/if}
 	</ul>
 {/if}
 
@@ -104,6 +130,23 @@
 	progress {
 		width: 5rem;
 		accent-color: var(--copper-fill);
+	}
+	.cures {
+		margin-top: var(--space-2);
+		list-style: none;
+	}
+	.cures li {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-1) var(--space-3);
+		min-height: var(--touch);
+	}
+	.cures li span:first-child {
+		font-weight: 600;
+	}
+	.soft {
+		color: var(--ink-soft);
 	}
 	.problems {
 		margin-top: var(--space-2);

@@ -3,7 +3,9 @@ import { expose } from 'comlink';
 import { compileMeal } from '../core/plan/compile/compile';
 import { scheduleOf } from '../core/plan/explain/schedule-of';
 import { slackOf } from '../core/plan/explain/slack';
+import { cures } from '../core/plan/what-if/cures';
 import { whatIfs } from '../core/plan/what-if/what-if';
+import type { Schedule } from '../core/plan/problem';
 import { planMeal } from '../core/plan/plan-meal';
 import type { Planner } from './protocol';
 
@@ -11,6 +13,7 @@ import type { Planner } from './protocol';
 const slackBudget = 1500;
 
 let latest = 0;
+let news: Schedule | undefined;
 
 /** Let waiting messages in; a message port is not slowed down as nested timers are. */
 const { port1, port2 } = new MessageChannel();
@@ -26,10 +29,12 @@ const planner: Planner = {
 	async plan(request, onProgress) {
 		const mine = ++latest;
 		const search = planMeal(request);
+		news = undefined;
 		for (;;) {
 			await breathe();
 			if (mine !== latest) return { kind: 'superseded' };
-			const step = search.next();
+			const step = search.next(news);
+			news = undefined;
 			if (step.done) return step.value;
 			onProgress(step.value);
 		}
@@ -42,11 +47,28 @@ const planner: Planner = {
 			if (found) onFound(found);
 		}
 	},
-	async slack({ meal, kitchen, techniques }, plan, step) {
-		await breathe();
+	async cures(request, onFound) {
+		const mine = latest;
+		for (const found of cures(request)) {
+			await breathe();
+			if (mine !== latest) return;
+			if (found) onFound(found);
+		}
+	},
+	async slack({ meal, kitchen, techniques }, plan, steps, onFound) {
+		const mine = latest;
 		const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
-		if (!compiled.ok || plan.meal !== meal.id) return undefined;
-		return slackOf(compiled.value.problem, scheduleOf(plan, compiled.value, kitchen), step, slackBudget);
+		if (!compiled.ok || plan.meal !== meal.id) return;
+		const { problem } = compiled.value;
+		const answer = scheduleOf(plan, compiled.value, kitchen);
+		for (const step of steps) {
+			await breathe();
+			if (mine !== latest) return;
+			onFound({ step, ...slackOf(problem, answer, step, slackBudget) });
+		}
+	},
+	hear(answer) {
+		news = answer;
 	},
 	cancel() {
 		latest++;

@@ -15,13 +15,11 @@
 </script>
 
 <PlanSummary
-	plan={planning.plan}
-	{kitchen}
-	isCurrent={planning.isCurrent}
-	isWorking={planning.isWorking}
-	spent={planning.spent}
-	problems={planning.problems}
-	onstop={() => void planning.stop()}
+	{planning}
+	kitchen={app.kitchen}
+	oncure={(cure) => {
+		app.apply(cure);
+	}}
 />
 <section class="floor">
 	<h2>{kitchen.name}</h2>

@@ -116,13 +116,11 @@
 	</div>
 	<aside aria-label="The plan that follows">
 		<PlanSummary
-			plan={planning.plan}
+			{planning}
 			kitchen={app.kitchen}
-			isCurrent={planning.isCurrent}
-			isWorking={planning.isWorking}
-			spent={planning.spent}
-			problems={planning.problems}
-			onstop={() => void planning.stop()}
+			oncure={(cure) => {
+				app.apply(cure);
+			}}
 		/>
 		<a href="/plan" aria-label="Open the plan"><Cords plan={planning.plan} isSmall /></a>
 	</aside>

@@ -1,5 +1,6 @@
 <!-- Plan: the schedule as cords. -->
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { browser } from '$app/environment';
 	import { page } from '$app/state';
 	import { getApp } from '$lib/state/app.svelte';
@@ -21,18 +22,22 @@
 	// The search of a page built ahead is empty.
 	const wanted = $derived(browser ? (page.url.searchParams.get('step') ?? undefined) : undefined);
 
-	let slack: string | undefined = $state();
+	/** The step that the card is about. */
+	const shown = $derived(pointed ?? chosen ?? wanted);
+	const slack = $derived(wordSlack(shown));
 
-	/** Bring a step forward, and ask how much later it may be. */
-	async function choose(step: string): Promise<void> {
-		if (step === chosen) return;
-		chosen = step;
-		slack = undefined;
-		const found = await planning.slack(app.situation(), step);
-		if (!found || step !== chosen) return;
+	function wordSlack(step: string | undefined): string | undefined {
+		const found = planning.slack[step ?? ''];
+		if (!found) return undefined;
 		const much = found.seconds < 15 ? 'no slack' : `slack ${formatDuration(found.seconds)}`;
-		slack = `${much}${found.isProven ? '' : ', perhaps more'}, with all else free to move`;
+		return `${much}${found.isProven ? '' : ', perhaps more'}, with all else free to move`;
 	}
+
+	// Once a plan stands, how much later each of its steps may be is worked out in the background.
+	$effect(() => {
+		if (app.isReady && planning.isCurrent && !planning.isWorking && !planning.isTrying)
+			untrack(() => void planning.measureSlack(app.situation(), chosen === undefined ? [] : [chosen]));
+	});
 
 	function key(event: KeyboardEvent): void {
 		const by = event.key === ']' ? 1 : event.key === '[' ? -1 : 0;
@@ -44,13 +49,11 @@
 <svelte:window onkeydown={key} />
 
 <PlanSummary
-	plan={planning.plan}
+	{planning}
 	kitchen={app.kitchen}
-	isCurrent={planning.isCurrent}
-	isWorking={planning.isWorking}
-	spent={planning.spent}
-	problems={planning.problems}
-	onstop={() => void planning.stop()}
+	oncure={(cure) => {
+		app.apply(cure);
+	}}
 />
 <p class="try">
 	Try this: change a thickness or the service time in the <a href="/menu">Menu</a>, and watch the cords follow.
@@ -60,7 +63,10 @@
 		plan={planning.plan}
 		{lens}
 		chosen={chosen ?? wanted}
-		onchoose={(step) => void choose(step)}
+		slack={planning.slack}
+		onchoose={(step) => {
+			chosen = step;
+		}}
 		onpoint={(step) => {
 			pointed = step;
 		}}
@@ -75,11 +81,7 @@
 		}}
 	/>
 </div>
-<StepCard
-	plan={planning.plan}
-	step={pointed ?? chosen ?? wanted}
-	slack={pointed === undefined || pointed === chosen ? slack : undefined}
-/>
+<StepCard plan={planning.plan} step={shown} {slack} />
 <WhatIfs
 	found={planning.whatIfs}
 	isTrying={planning.isTrying}
@@ -89,7 +91,12 @@
 		app.apply(change);
 	}}
 />
-<PartList plan={planning.plan} onchoose={(step) => void choose(step)} />
+<PartList
+	plan={planning.plan}
+	onchoose={(step) => {
+		chosen = step;
+	}}
+/>
 
 <style>
 	.try {

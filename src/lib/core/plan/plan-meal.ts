@@ -8,6 +8,8 @@ import { compileMeal, type Compiled } from './compile/compile';
 import { wordConflict } from './explain/conflict';
 import { explainPlan } from './explain/explain';
 import type { Schedule } from './problem';
+import { scheduleOf } from './explain/schedule-of';
+import { withBegun, type Standing } from './replan';
 import { solve } from './solve/solve';
 
 export interface PlanRequest {
@@ -17,6 +19,8 @@ export interface PlanRequest {
 	readonly seed: number;
 	/** Work to spend, in propagator runs; with the seed it fixes the answer. */
 	readonly budget: number;
+	/** The plan in force and how it stands: it is kept to as far as can be. */
+	readonly standing?: Standing | undefined;
 }
 
 /** Page and route plan with the same seed, so they give the same plan. */
@@ -26,7 +30,12 @@ export const usualSeed = 1;
 export const usualBudget = 100_000;
 
 export type PlanOutcome =
-	| { readonly kind: 'plan'; readonly plan: Plan }
+	| {
+			readonly kind: 'plan';
+			readonly plan: Plan;
+			/** Steps that start at another time than in the plan in force, by id. */
+			readonly moved: readonly string[];
+	  }
 	/** Proven: nothing fits. */
 	| { readonly kind: 'conflict'; readonly reasons: readonly string[] }
 	/** The kitchen lacks something. */
@@ -37,21 +46,30 @@ export type PlanOutcome =
 export interface PlanProgress {
 	/** Present when there is a better plan than before. */
 	readonly plan: Plan | undefined;
+	/** The answer behind it, with the bound: what searches of the same request tell each other. */
+	readonly answer: Schedule;
 	/** Share of the budget spent, 0 to 1. */
 	readonly spent: number;
 }
 
-/** Plan a consistent meal, as a stream the caller pulls and may drop; the value returned is final. */
-export function* planMeal(request: PlanRequest): Generator<PlanProgress, PlanOutcome, void> {
-	const { meal, kitchen, techniques, seed, budget } = request;
+/**
+ * Plan a consistent meal, as a stream the caller pulls and may drop; the value returned is final. What is passed to `next`
+ * is the answer of another search for the same request.
+ */
+export function* planMeal(request: PlanRequest): Generator<PlanProgress, PlanOutcome, Schedule | undefined> {
+	const { meal, kitchen, techniques, seed, budget, standing } = request;
 	const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
 	if (!compiled.ok) return { kind: 'issues', issues: compiled.issues };
-	const search = solve(compiled.value.problem, { seed, budget });
+	const previous = standing && scheduleOf(standing.plan, compiled.value, kitchen);
+	const asked = standing && previous ? withBegun(compiled.value, previous, standing) : compiled.value;
+	const search = solve(asked.problem, { seed, budget, previous });
+	let news: Schedule | undefined;
 	for (;;) {
-		const step = search.next();
-		if (step.done) return outcome(request, compiled.value, step.value);
-		const { schedule, improved, spent } = step.value;
-		yield { plan: improved ? explainPlan(meal, kitchen, compiled.value, schedule) : undefined, spent };
+		const step = search.next(news);
+		if (step.done) return outcome(request, asked, step.value);
+		const { schedule: answer, improved, spent } = step.value;
+		const plan = improved ? explainPlan(meal, kitchen, asked, answer) : undefined;
+		news = yield { plan, answer, spent };
 	}
 }
 
@@ -59,7 +77,7 @@ export function* planMeal(request: PlanRequest): Generator<PlanProgress, PlanOut
 export function planMealNow(request: PlanRequest): PlanOutcome {
 	const search = planMeal(request);
 	for (;;) {
-		const step = search.next();
+		const step = search.next(undefined);
 		if (step.done) return step.value;
 	}
 }
@@ -68,7 +86,7 @@ function outcome({ meal, kitchen }: PlanRequest, compiled: Compiled, answer: Sch
 	switch (answer.status) {
 		case 'optimal':
 		case 'feasible':
-			return { kind: 'plan', plan: explainPlan(meal, kitchen, compiled, answer) };
+			return { kind: 'plan', plan: explainPlan(meal, kitchen, compiled, answer), moved: answer.moved ?? [] };
 		case 'infeasible':
 			return { kind: 'conflict', reasons: wordConflict(answer.conflict ?? [], compiled.trace, kitchen) };
 		case 'unknown':

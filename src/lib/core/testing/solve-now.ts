@@ -5,7 +5,7 @@ import { solve, type SolveOptions } from '../plan/solve/solve';
 export function solveNow(problem: Problem, options: Partial<SolveOptions> = {}): Schedule {
 	const search = solve(problem, { seed: 1, budget: Infinity, ...options });
 	for (;;) {
-		const step = search.next();
+		const step = search.next(undefined);
 		if (step.done) return step.value;
 	}
 }

@@ -30,6 +30,13 @@
 	<li>
 		<svg width="14" height="14" aria-hidden="true"><circle class="bead" cx="7" cy="7" r="4.2" /></svg>a touch
 	</li>
+	<li>
+		<svg width="34" height="14" aria-hidden="true"><rect class="slack" x="1" y="6" width="32" height="3" /></svg>may be
+		later
+	</li>
+	<li>
+		<svg width="34" height="14" aria-hidden="true"><rect class="tight" x="1" y="6" width="32" height="3" /></svg>may not
+	</li>
 </ul>
 
 <style>
@@ -62,6 +69,12 @@
 		stroke-width: 2.4;
 		stroke-dasharray: 0.1 5.5;
 		stroke-linecap: round;
+	}
+	.slack {
+		fill: var(--herb-fill);
+	}
+	.tight {
+		fill: var(--alarm);
 	}
 	.bead {
 		fill: var(--saffron);

@@ -47,6 +47,8 @@
 			onkey(event, s.step.id);
 		}
 	});
+	/** Slack is a line after the piece; where there is none, a line beneath all of it. */
+	const slackFrom = (s: Segment) => ((s.slack ?? 0) > s.u1 ? s.u1 : s.u0);
 	const fadeBox = (s: Segment) => frame.box(s.u1, Math.max(s.u1, s.fade), s.v - half * 0.8, s.v + half * 0.8);
 </script>
 
@@ -88,6 +90,13 @@
 		{#each s.hatched as h (h.u0)}
 			<rect class="hatched" {...frame.box(h.u0, h.u1, s.v - half, s.v + half)} rx={half} fill="url(#{prefix}-hatch)" />
 		{/each}
+		{#if s.slack !== undefined && !isSmall}
+			<rect
+				class="slack"
+				data-tight={s.slack <= s.u1}
+				{...frame.box(slackFrom(s), Math.max(s.slack, s.u1), s.v + half + 1, s.v + half + 3)}
+			/>
+		{/if}
 		{#if s.label !== ''}
 			<text class="label" x={frame.x(s.u0, 0) + 2} y={frame.y(0, s.v) - 9}>{s.label}</text>
 		{/if}
@@ -157,6 +166,27 @@
 		fill: var(--enamel);
 		stroke-width: 2.4;
 	}
+	.slack {
+		fill: var(--herb-fill);
+	}
+	.slack[data-tight='true'] {
+		fill: var(--alarm);
+	}
+	.body,
+	.hatched,
+	.slack {
+		transition:
+			x var(--glide),
+			y var(--glide),
+			width var(--glide),
+			height var(--glide);
+	}
+	.bead,
+	.knot {
+		transition:
+			cx var(--glide),
+			cy var(--glide);
+	}
 	.hatched {
 		pointer-events: none;
 	}
@@ -183,7 +213,6 @@
 		fill: var(--tone);
 		stroke: var(--enamel);
 		stroke-width: 2;
-		transition: opacity var(--quick);
 	}
 	.out {
 		fill: var(--ink);

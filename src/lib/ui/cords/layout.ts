@@ -39,6 +39,8 @@ export interface Segment {
 	/** Until where it may last. */
 	readonly fade: number;
 	readonly label: string;
+	/** Until where it may be later, services unmoved; its own end where it may not. Absent: not known. */
+	readonly slack: number | undefined;
 }
 interface Bead {
 	readonly u: number;
@@ -117,8 +119,11 @@ const boldLetter = 6.4;
 /** Shorter climbs of an oven get no words, pixels. */
 const leastClimb = 64;
 
+/** How much later a step may be, seconds, by step. */
+export type SlackOf = Readonly<Record<string, { readonly seconds: number } | undefined>>;
+
 /** Lay out a plan along an axis. */
-export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes): Drawing {
+export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes, slackOf: SlackOf = {}): Drawing {
 	const partOf = new Map(plan.parts.map((p) => [p.id, p]));
 	const toneOf = (part: string) => partOf.get(part)?.tone ?? 0;
 	const last = plan.services.reduce((a, b) => (b.at >= a.at ? b : a));
@@ -149,6 +154,11 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes): Drawing {
 	}
 	const lanesEnd = v - sizes.gap;
 
+	const slackEnd = (step: PlannedStep) => {
+		const later = slackOf[step.id]?.seconds;
+		return later === undefined ? undefined : axis.u(Math.min(axis.to, step.to + later));
+	};
+
 	// Cords.
 	const segments = withLabels(
 		plan.steps.map((step): Segment => {
@@ -163,7 +173,8 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes): Drawing {
 				look: still.has(step.kind) ? 'still' : onHeat.has(lane?.kind ?? '') ? 'heat' : 'work',
 				hatched: step.hands.filter((h) => h.whole).map((h) => ({ u0: axis.u(h.from), u1: axis.u(h.to) })),
 				fade: Math.min(axis.length, axis.u(Math.min(axis.to, step.from + step.longest))),
-				label: ''
+				label: '',
+				slack: slackEnd(step)
 			};
 		}),
 		(part) => partOf.get(part)?.name ?? '',

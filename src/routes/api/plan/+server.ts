@@ -4,10 +4,9 @@ import { readKitchenData, readMealData } from '$lib/core/formats/juntos/juntos';
 import { issuesOf } from '$lib/core/issues';
 import { demoKitchens } from '$lib/core/library/demo';
 import { library } from '$lib/core/library/library';
-import type { Plan } from '$lib/core/model/plan';
-import { planMeal, usualBudget, usualSeed, type PlanProgress } from '$lib/core/plan/plan-meal';
-import { inSlices } from '$lib/server/in-slices';
-import { issuesAnswer, problemDetails } from '$lib/server/problem-details';
+import { usualBudget, usualSeed, type PlanOutcome } from '$lib/core/plan/plan-meal';
+import { PoolError, planInPool } from '$lib/server/pool';
+import { busyAnswer, issuesAnswer, problemDetails } from '$lib/server/problem-details';
 import { readBody } from '$lib/server/read-body';
 import type { RequestHandler } from './$types';
 
@@ -35,28 +34,14 @@ export const POST: RequestHandler = async ({ request }) => {
 	const kitchen = readKitchenData(parsed.data.kitchen ?? known);
 	if (!kitchen.ok) return issuesAnswer(kitchen.issues.map((i) => ({ ...i, path: ['kitchen', ...i.path] })));
 
-	let best: Plan | undefined;
-	const search = planMeal({
-		meal: meal.value,
-		kitchen: kitchen.value,
-		techniques: [...library.values()],
-		seed,
-		budget
-	});
-	const keepBest = (function* () {
-		for (;;) {
-			const step = search.next();
-			if (step.done) return step.value;
-			best = step.value.plan ?? best;
-			yield step.value satisfies PlanProgress;
-		}
-	})();
-	const end = await inSlices(keepBest, deadline, request.signal);
-	if (!end.done) {
-		if (best) return Response.json(best);
-		return problemDetails(503, 'No plan was found in the time allowed. Try again with fewer parts or a later service.');
+	const asked = { meal: meal.value, kitchen: kitchen.value, techniques: [...library.values()], seed, budget };
+	let outcome: PlanOutcome;
+	try {
+		outcome = await planInPool({ request: asked, time: deadline }, request.signal);
+	} catch (error) {
+		if (error instanceof PoolError) return busyAnswer(error.code);
+		throw error;
 	}
-	const outcome = end.value;
 	switch (outcome.kind) {
 		case 'plan':
 			return Response.json(outcome.plan);
@@ -65,6 +50,9 @@ export const POST: RequestHandler = async ({ request }) => {
 		case 'conflict':
 			return problemDetails(422, `This meal cannot be met. ${outcome.reasons.join(' ')}`);
 		case 'unknown':
-			return problemDetails(503, 'No plan was found within the budget. Send a larger "budget".');
+			return problemDetails(
+				503,
+				'No plan was found within the budget and the time allowed. Send a larger "budget", fewer parts, or a later service.'
+			);
 	}
 };

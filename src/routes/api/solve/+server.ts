@@ -1,10 +1,8 @@
 // POST /api/solve: a juntos-problem → a juntos-schedule; improvements line by line where NDJSON is accepted.
 import { readProblem, type Schedule } from '$lib/core/plan/problem';
-import { solve } from '$lib/core/plan/solve/solve';
-import { inSlices } from '$lib/server/in-slices';
-import { issuesAnswer, problemDetails } from '$lib/server/problem-details';
+import { PoolError, solveInPool } from '$lib/server/pool';
+import { busyAnswer, issuesAnswer, problemDetails } from '$lib/server/problem-details';
 import { readBody } from '$lib/server/read-body';
-import { setImmediate } from 'node:timers/promises';
 import type { RequestHandler } from './$types';
 
 export const prerender = false;
@@ -20,12 +18,17 @@ export const POST: RequestHandler = async ({ request, url }) => {
 	if ('answer' in limits) return limits.answer;
 	const read = readProblem(body.data);
 	if (!read.ok) return issuesAnswer(read.issues);
-	const search = solve(read.value, { seed: limits.seed, budget: limits.budget });
+	const { seed, budget, time } = limits;
+	const job = { problem: read.value, seed, budget, time };
 	if (request.headers.get('accept')?.includes(ndjson)) {
-		return new Response(stream(search, limits.deadline), { headers: { 'content-type': ndjson } });
+		return new Response(stream(job, request.signal), { headers: { 'content-type': ndjson } });
 	}
-	const end = await inSlices(search, limits.deadline, request.signal);
-	return Response.json(end.done ? end.value : end.value.schedule);
+	try {
+		return Response.json(await solveInPool(job, request.signal));
+	} catch (error) {
+		if (error instanceof PoolError) return busyAnswer(error.code);
+		throw error;
+	}
 };
 
 function readLimits({ searchParams }: URL) {
@@ -37,31 +40,33 @@ function readLimits({ searchParams }: URL) {
 	if (!Number.isInteger(seed) || seed < 0)
 		return { answer: problemDetails(400, 'seed: give a whole number of at least 0.') };
 	if (!(budget > 0)) return { answer: problemDetails(400, 'budget: give a number above 0, or leave it out.') };
-	return { deadline: wanted * 1000, seed, budget };
+	return { time: wanted * 1000, seed, budget };
 }
 
-/** One schedule a line: each better one, and last the final one. Ends when nobody reads on. */
-function stream(search: ReturnType<typeof solve>, deadline: number): ReadableStream<Uint8Array> {
-	const ends = performance.now() + deadline;
-	const line = (schedule: Schedule) => new TextEncoder().encode(`${JSON.stringify(schedule)}\n`);
+/** One schedule a line: each better one, and last the final one. The search ends when nobody reads on. */
+function stream(job: Parameters<typeof solveInPool>[0], signal: AbortSignal): ReadableStream<Uint8Array> {
+	const unread = new AbortController();
+	const line = (schedule: unknown) => new TextEncoder().encode(`${JSON.stringify(schedule)}\n`);
 	return new ReadableStream({
-		async pull(controller) {
-			for (;;) {
-				const step = search.next();
-				const isLast = step.done === true || performance.now() >= ends;
-				const schedule = step.done ? step.value : step.value.schedule;
-				const isBetter = step.done !== true && step.value.improved;
-				if (isLast || isBetter) controller.enqueue(line(schedule));
-				if (isLast) {
-					controller.close();
+		async start(controller) {
+			const tell = (schedule: Schedule) => {
+				if (!unread.signal.aborted) controller.enqueue(line(schedule));
+			};
+			try {
+				tell(await solveInPool(job, AbortSignal.any([signal, unread.signal]), tell));
+				controller.close();
+			} catch (error) {
+				if (unread.signal.aborted) return;
+				if (!(error instanceof PoolError)) {
+					controller.error(error);
 					return;
 				}
-				await setImmediate();
-				if (isBetter) return;
+				controller.enqueue(line(await busyAnswer(error.code).json()));
+				controller.close();
 			}
 		},
 		cancel() {
-			search.return(undefined as never);
+			unread.abort();
 		}
 	});
 }

@@ -152,9 +152,10 @@ function waysOf(step: Step, technique: Technique, part: Part, meal: Meal, kitche
 	return step.need ? placesFor(step.need, kitchen).map(way) : [way(undefined)];
 }
 
-function modeOf({ place, spread, hands }: Way): Problem['tasks'][number]['modes'][number] {
+/** A way of doing a step as a mode of its task, as long as it usually takes, or just as long. */
+export function modeOf({ place, spread, hands }: Way, duration?: number): Problem['tasks'][number]['modes'][number] {
 	return {
-		duration: roundNear(spread.usual),
+		duration: duration ?? roundNear(spread.usual),
 		uses: [
 			...hands.map(({ from, to }) => ({ resource: 'hands', amount: 1, from, to })),
 			...(place ? [{ resource: place.resource, amount: place.amount }] : [])

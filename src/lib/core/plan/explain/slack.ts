@@ -8,6 +8,11 @@ export interface Slack {
 	readonly isProven: boolean;
 }
 
+/** The slack of one of a plan's steps, by id. */
+export interface StepSlack extends Slack {
+	readonly step: string;
+}
+
 /**
  * The slack of a task in an answer. Asked of the solver as a problem of its own: no wait has a price but that of this task
  * for the last service, and lateness costs more than any wait.
@@ -29,7 +34,7 @@ export function slackOf(problem: Problem, answer: Schedule, task: string, budget
 	};
 	const search = solve(asked, { seed: 1, budget, previous: answer });
 	for (;;) {
-		const step = search.next();
+		const step = search.next(undefined);
 		if (!step.done) continue;
 		const best = step.value;
 		const before = (starts[task] ?? 0) + lengthOf(modes[task]);

@@ -16,7 +16,7 @@ const MOST_ROUNDS = 5;
  * First the items that one refutation used, found by solving under an assumption for each (Eén & Sörensson 2003, An
  * extensible SAT-solver, SAT, 502–518); then deletion, one by one (Junker 2004, QuickXplain, AAAI, 167–172).
  */
-export function* findConflict<T>(problem: Problem, report: () => T): Generator<T, readonly string[], void> {
+export function* findConflict<T>(problem: Problem, report: () => T): Generator<T, readonly string[], unknown> {
 	let kept = itemsOf(problem);
 	for (let round = 0; round < MOST_ROUNDS; round++) {
 		const core = yield* refute(problem, kept, round + 1, report);
@@ -38,7 +38,7 @@ function* refute<T>(
 	items: readonly Item[],
 	seed: number,
 	report: () => T
-): Generator<T, readonly Item[] | undefined, void> {
+): Generator<T, readonly Item[] | undefined, unknown> {
 	const model = buildModel(restrict(problem, items), items);
 	if (model.isClosed) return undefined;
 	const search = new Search(model, seed);
@@ -51,7 +51,7 @@ function* refute<T>(
 	return undefined;
 }
 
-function* isInfeasible<T>(problem: Problem, report: () => T): Generator<T, boolean, void> {
+function* isInfeasible<T>(problem: Problem, report: () => T): Generator<T, boolean, unknown> {
 	const model = buildModel(problem);
 	if (model.isClosed) return true;
 	const search = new Search(model, 1);

@@ -48,7 +48,7 @@ function refute(problem: Problem, { literals, most }: Learnt, previous?: Schedul
 	}
 }
 
-test('every learnt clause follows from the problem and the best plan, mostly by propagation alone', () => {
+test('every learnt clause follows from the problem and the best plan', () => {
 	const count = { propagation: 0, search: 0, no: 0 };
 	fc.assert(
 		fc.property(randomProblem(small), fc.integer({ min: 1, max: 5 }), (problem, seed) => {
@@ -61,7 +61,7 @@ test('every learnt clause follows from the problem and the best plan, mostly by 
 		{ numRuns: 300, seed: 71 }
 	);
 	expect(count.propagation).toBeGreaterThan(100);
-	expect(count.search).toBeLessThan(count.propagation / 4);
+	expect(count.search).toBeGreaterThan(100);
 });
 
 test.each(['one-burner-1', 'clashing-oven-2', 'either-2', 'fryer-batches-2', 'feast-3', 'ft06'])(
@@ -99,17 +99,17 @@ test('the bound only rises, and never above the optimum', () => {
 	fc.assert(
 		fc.property(randomProblem(tiny), fc.integer({ min: 1, max: 5 }), (problem, seed) => {
 			const best = bruteForce(problem);
-			fc.pre(best !== undefined);
+			if (best === undefined) return;
 			let before = -Infinity;
 			for (const { schedule } of solve(problem, { seed, budget: Infinity })) {
 				if (schedule.bound === undefined) continue;
-				expect(schedule.bound).toBeLessThanOrEqual(best ?? 0);
+				expect(schedule.bound).toBeLessThanOrEqual(best);
 				expect(schedule.bound).toBeGreaterThanOrEqual(before);
 				before = schedule.bound;
 				above++;
 			}
 		}),
-		{ numRuns: 80, seed: 79 }
+		{ numRuns: 200, seed: 79 }
 	);
 	expect(above).toBeGreaterThan(40);
 });

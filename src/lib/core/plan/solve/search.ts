@@ -85,6 +85,8 @@ export class Search {
 	private manner: Manner = 'backward';
 	private turns = 0;
 	private turnEnds = 0;
+	/** Whether the next turn begins from `previous`. */
+	private isFollowing: boolean;
 	/** The turn that found the best plan. */
 	private improvedAt = 0;
 	private maxLearnts = 4000;
@@ -115,7 +117,7 @@ export class Search {
 	constructor(
 		private readonly model: Model,
 		seed: number,
-		private readonly previous?: Schedule
+		private previous?: Schedule
 	) {
 		const { engine, branching, tasks } = model;
 		this.engine = engine;
@@ -139,6 +141,7 @@ export class Search {
 		engine.onUndo = (x) => {
 			if (canBranch.has(x)) this.heap.insert(x);
 		};
+		this.isFollowing = previous !== undefined;
 		this.beginTurn();
 	}
 
@@ -168,6 +171,23 @@ export class Search {
 		}
 	}
 
+	/** Take in what another search of this problem has found: its bound holds here, and its plan is followed if it is better. */
+	hear(answer: Schedule): void {
+		const { engine, model } = this;
+		const { cost } = model.objective;
+		engine.backTo(0);
+		if (cost !== undefined && answer.bound !== undefined) {
+			const least = (answer.bound - model.constant) * model.scale - model.moves;
+			if (!engine.clause([2 * cost, least])) this.isClosed = true;
+		}
+		this.isFollowing =
+			answer.starts !== undefined &&
+			answer.objective !== undefined &&
+			answer.objective < (this.best?.objective ?? Infinity);
+		if (this.isFollowing) this.previous = answer;
+		this.beginTurn();
+	}
+
 	/** Decide the next assumption that is open. */
 	private assume(): 'done' | 'decided' | 'refused' {
 		const { engine } = this;
@@ -194,7 +214,8 @@ export class Search {
 		}
 		const turns = best ? this.improvingTurns(best) : openTurns;
 		this.manner = turns[this.turns % turns.length]!;
-		if (this.turns === 0 && this.previous) this.manner = 'follow';
+		if (this.isFollowing) this.manner = 'follow';
+		this.isFollowing = false;
 		this.turns++;
 		this.turnEnds =
 			engine.conflicts +

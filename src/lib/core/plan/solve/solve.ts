@@ -12,6 +12,8 @@ export interface SolveOptions {
 	readonly budget: number;
 	/** The plan in force: the search begins from it, and of equally good answers takes the one that moves the fewest tasks. */
 	readonly previous?: Schedule | undefined;
+	/** What to do when there is no plan: name a minimal conflict (as usual), or only say so. */
+	readonly infeasible?: 'explain' | 'say' | undefined;
 }
 
 /** What the search says of itself after each slice of work. */
@@ -27,12 +29,16 @@ export interface Progress {
 /** Work between two looks at the caller. */
 const SLICE = 500;
 
+/** A search that the caller pulls; it may be told of an answer to the same problem that another search has found. */
+export type Solving = Generator<Progress, Schedule, Schedule | undefined>;
+
 /**
  * Solve a consistent problem (see `readProblem`), as a stream the caller pulls: after each slice of work, and at each
  * better plan, it yields the best answer, and may be dropped at any time. The value returned is final. Infeasibility is
- * an answer, with a conflict.
+ * an answer, with a conflict. What is passed to `next` is another search's answer: its bound is believed, its plan is
+ * where this search goes on where it is better.
  */
-export function* solve(problem: Problem, options: SolveOptions): Generator<Progress, Schedule, void> {
+export function* solve(problem: Problem, options: SolveOptions): Solving {
 	const model = buildModel(problem, [], options.previous);
 	const { engine } = model;
 	let answer = bare(problem, 'unknown');
@@ -41,22 +47,24 @@ export function* solve(problem: Problem, options: SolveOptions): Generator<Progr
 		improved,
 		spent: engine.work / options.budget
 	});
-	if (model.isClosed) return yield* infeasible(problem, progress);
+	if (model.isClosed) return yield* infeasible(problem, options, progress);
 	const search = new Search(model, options.seed, options.previous);
 	for (;;) {
 		const outcome = search.run(SLICE);
 		const { best } = search;
 		const bound = lowerBound(model);
 		const isProven = outcome === 'closed' || (best?.moves === 0 && best.objective <= bound);
-		if (isProven && !best) return yield* infeasible(problem, progress);
+		if (isProven && !best) return yield* infeasible(problem, options, progress);
 		if (best && (isProven || outcome === 'found'))
 			answer = write(model, best, isProven ? best.objective : bound, options.previous);
 		if (isProven || engine.work >= options.budget) return withWork(answer, engine.work);
-		yield progress(outcome === 'found');
+		const news = yield progress(outcome === 'found');
+		if (news) search.hear(news);
 	}
 }
 
-function* infeasible(problem: Problem, progress: (improved: boolean) => Progress): Generator<Progress, Schedule, void> {
+function* infeasible(problem: Problem, options: SolveOptions, progress: (improved: boolean) => Progress): Solving {
+	if (options.infeasible === 'say') return bare(problem, 'infeasible');
 	const conflict = yield* findConflict(problem, () => progress(false));
 	return { ...bare(problem, 'infeasible'), conflict: [...conflict] };
 }

@@ -11,8 +11,10 @@ import { changesFor, type Change } from './changes';
 export interface WhatIf {
 	readonly id: string;
 	readonly say: string;
-	/** How much the objective falls. */
+	/** How much lower the objective is than after the same work with nothing changed. */
 	readonly gain: number;
+	/** The objective with the change. */
+	readonly after: number;
 	/** What that is for the cook. */
 	readonly effect: string;
 	readonly apply?: Change['apply'];
@@ -34,7 +36,7 @@ export function* whatIfs(request: PlanRequest, plan: Plan): Generator<WhatIf | u
 		if (!after) continue;
 		const { id, say, apply } = change;
 		const gain = before.objective - after.objective;
-		yield { id, say, gain, effect: wordEffect(before, after), ...(apply ? { apply } : {}) };
+		yield { id, say, gain, after: after.objective, effect: wordEffect(before, after), ...(apply ? { apply } : {}) };
 	}
 }
 
@@ -47,7 +49,7 @@ function* tryOut({ seed }: PlanRequest, plan: Plan, change: Change): Generator<u
 	const problem = change.alter?.(compiled.value.problem, trace.origin) ?? compiled.value.problem;
 	const search = solve(problem, { seed, budget: whatIfBudget, previous: scheduleOf(plan, compiled.value, kitchen) });
 	for (;;) {
-		const step = search.next();
+		const step = search.next(undefined);
 		if (step.done) return step.value.starts && explainPlan(meal, kitchen, { problem, trace }, step.value);
 		yield undefined;
 	}

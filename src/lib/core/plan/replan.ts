@@ -1,0 +1,74 @@
+// In the middle of the work: what has begun is fixed, what has not begun starts no earlier than now.
+import type { Plan } from '../model/plan';
+import { grid, modeOf, type Compiled } from './compile/compile';
+import { handUses, type HandUse } from './compile/hands';
+import type { Problem, Schedule } from './problem';
+
+/** A plan in force, and how the work stands. Clock times in seconds after midnight. */
+export interface Standing {
+	readonly plan: Plan;
+	readonly now: number;
+	/** Steps that have begun, by id, with when they began and when they end, or are thought to. */
+	readonly begun: readonly { readonly step: string; readonly from: number; readonly to: number }[];
+}
+
+type Task = Problem['tasks'][number];
+
+/**
+ * The compiled problem with what has begun fixed where it is, at the length that it has, and everything else not before
+ * now. A promise that is broken already binds no more: waits between steps that both have begun, and the longest wait of
+ * what has begun.
+ *
+ * @param previous the plan in force as an answer to the compiled problem (see `scheduleOf`)
+ */
+export function withBegun(compiled: Compiled, previous: Schedule, standing: Standing): Compiled {
+	const { problem, trace } = compiled;
+	const instant = (clock: number) => Math.max(0, Math.round((clock - trace.origin) / grid) * grid);
+	const now = Math.max(0, Math.ceil((standing.now - trace.origin) / grid) * grid);
+	const begun = new Map(
+		standing.begun.map(({ step, from, to }) => {
+			const start = instant(from);
+			return [step, { start, length: Math.max(grid, instant(to) - start) }] as const;
+		})
+	);
+	const steps = new Map(trace.steps);
+	const busy: HandUse[] = [];
+	const cooks = problem.resources.find((r) => r.id === 'hands')?.capacity ?? 0;
+	/** What is past takes no hands any more; nor does what more hands than there are would be wanted for. */
+	const canBe = (use: HandUse) =>
+		use.to > now && busy.filter((other) => other.from < use.to && use.from < other.to).length < cooks;
+	const tasks = problem.tasks.map((task): Task => {
+		const known = begun.get(task.id);
+		if (!known) return { ...task, release: Math.max(now, task.release ?? 0) };
+		const { start, length } = known;
+		const mode = previous.modes?.[task.id] ?? 0;
+		const fixed = { start, mode };
+		const traced = trace.steps.get(task.id);
+		const way = traced?.ways[mode];
+		if (!traced || !way) return { ...task, fixed };
+		const hands = handUses(traced.step, length, grid);
+		steps.set(task.id, { ...traced, ways: traced.ways.map((w, k) => (k === mode ? { ...w, hands } : w)) });
+		const wanted = hands.filter((use) => {
+			const at = { ...use, from: start + use.from, to: start + use.to };
+			const isWanted = canBe(at);
+			if (isWanted) busy.push(at);
+			return isWanted;
+		});
+		const modes = task.modes.map((m, k) => (k === mode ? modeOf({ ...way, hands: wanted }, length) : m));
+		return { ...task, modes, fixed };
+	});
+	const endOf = ({ start, length }: { readonly start: number; readonly length: number }) => start + length;
+	const lags = problem.lags.flatMap((lag) => {
+		const [from, to] = [begun.get(lag.from), begun.get(lag.to)];
+		if (from && to) return [];
+		if (!from || lag.max === undefined) return [lag];
+		// Overdue: at once, or as soon as there are hands.
+		return [endOf(from) + lag.max < now ? { from: lag.from, to: lag.to, min: lag.min } : lag];
+	});
+	const serve = problem.serve.map(({ max, ...s }) => (max === undefined || begun.has(s.task) ? s : { ...s, max }));
+	const last = Math.max(...[...begun.values()].map(endOf), now);
+	return {
+		trace: { ...trace, steps },
+		problem: { ...problem, tasks, lags, serve, horizon: Math.max(problem.horizon, last + grid) }
+	};
+}

@@ -1,0 +1,137 @@
+// No plan: which promise to break, at the least cost. Every cure is a plan that was really found.
+import { withoutPart, withService } from '../../model/edit-meal';
+import type { Meal } from '../../model/meal';
+import type { Plan } from '../../model/plan';
+import type { Step, Technique } from '../../model/technique';
+import { formatDuration, minute } from '../../units/time';
+import { compileMeal } from '../compile/compile';
+import { explainPlan } from '../explain/explain';
+import { scheduleOf } from '../explain/schedule-of';
+import type { PlanRequest } from '../plan-meal';
+import { withBegun } from '../replan';
+import { solve } from '../solve/solve';
+
+/** What may be given up: an early start of work, the service time, the full rest, a part of the plate. */
+export type Promised = 'start' | 'service' | 'rest' | 'part';
+
+/** A later service costs the guests least; a part that is missing costs most. */
+export const usualOrder: readonly Promised[] = ['start', 'service', 'rest', 'part'];
+
+export interface Cure {
+	readonly id: string;
+	readonly breaks: Promised;
+	readonly say: string;
+	readonly plan: Plan;
+	/** What to put in force; absent where the cook has to do it, as a shorter rest. */
+	readonly apply?: { readonly meal: Meal };
+}
+
+interface Attempt {
+	readonly id: string;
+	readonly say: string;
+	readonly request: PlanRequest;
+	readonly apply?: { readonly meal: Meal };
+}
+
+const budget = 2500;
+const by = [5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240].map((minutes) => minutes * minute);
+/** Of the parts to leave out no more than so many are named. */
+const mostParts = 3;
+
+/**
+ * Cures of a request that has no plan, in the order in which the cook would break promises. Of one promise the least breach
+ * that helps; of parts those that matter least on the plate. Yields after each slice of work.
+ */
+export function* cures(
+	request: PlanRequest,
+	order: readonly Promised[] = usualOrder
+): Generator<Cure | undefined, void, void> {
+	for (const breaks of order) {
+		let found = 0;
+		for (const chain of attempts[breaks](request)) {
+			for (const { id, say, request: asked, apply } of chain) {
+				const plan = yield* planOf(asked);
+				if (!plan) continue;
+				yield { id, breaks, say, plan, ...(apply ? { apply } : {}) };
+				found++;
+				break;
+			}
+			if (found >= mostParts) break;
+		}
+	}
+}
+
+/** By promise: chains of attempts, each chain from the smallest breach to the largest. */
+const attempts: Record<Promised, (request: PlanRequest) => readonly (readonly Attempt[])[]> = {
+	start: (request) => {
+		const { meal, standing } = request;
+		if (standing) return [];
+		const sooner = by.filter((b) => b <= meal.earliest);
+		return [
+			sooner.map((b) =>
+				changed(request, `start ${b}`, `begin work ${formatDuration(b)} earlier`, {
+					...meal,
+					earliest: meal.earliest - b
+				})
+			)
+		];
+	},
+	service: (request) => [
+		by.map((b) => {
+			const later = request.meal.courses.reduce((m, c) => withService(m, c.id, c.service + b), request.meal);
+			return changed(request, `service ${b}`, `serve ${formatDuration(b)} later`, later);
+		})
+	],
+	rest: (request) => {
+		const rests = request.techniques.flatMap((t) =>
+			t.steps.filter((s) => s.kind === 'rest' && s.time.shortest < s.time.usual).map((s) => ({ t, s }))
+		);
+		const used = request.meal.parts.flatMap((part) =>
+			rests.filter(({ t }) => t.id === part.technique).map(({ t, s }) => ({ part, t, s }))
+		);
+		return used.map(({ part, t, s }) => [
+			{
+				id: `rest ${part.id}/${s.id}`,
+				say: `rest ${part.name.toLowerCase()} only ${formatDuration(s.time.shortest)}`,
+				request: { ...request, techniques: request.techniques.map((x) => (x === t ? withShortRest(t, s) : x)) }
+			}
+		]);
+	},
+	part: (request) => {
+		const byId = new Map(request.techniques.map((t) => [t.id, t]));
+		const kindOf = (technique: string) => byId.get(technique)?.kind ?? 'protein';
+		return request.meal.parts
+			.toSorted((a, b) => worth(kindOf(a.technique)) - worth(kindOf(b.technique)))
+			.map((part) => {
+				const without = withoutPart(request.meal, part.id, byId);
+				return [changed(request, `part ${part.id}`, `leave out ${part.name.toLowerCase()}`, without)];
+			});
+	}
+};
+
+/** How much a part matters on the plate: garnish least, protein most. */
+const worth = (kind: Technique['kind']) =>
+	['garnish', 'bread', 'drink', 'sauce', 'side', 'egg', 'protein'].indexOf(kind);
+
+function changed(request: PlanRequest, id: string, say: string, meal: Meal): Attempt {
+	return { id, say, request: { ...request, meal }, apply: { meal } };
+}
+
+function withShortRest(technique: Technique, rest: Step): Technique {
+	const time = { ...rest.time, usual: Math.max(1, rest.time.shortest) };
+	return { ...technique, steps: technique.steps.map((s) => (s === rest ? { ...s, time } : s)) };
+}
+
+function* planOf(request: PlanRequest): Generator<undefined, Plan | undefined, void> {
+	const { meal, kitchen, techniques, seed, standing } = request;
+	const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
+	if (!compiled.ok) return undefined;
+	const previous = standing && scheduleOf(standing.plan, compiled.value, kitchen);
+	const asked = standing && previous ? withBegun(compiled.value, previous, standing) : compiled.value;
+	const search = solve(asked.problem, { seed, budget, previous, infeasible: 'say' });
+	for (;;) {
+		const step = search.next(undefined);
+		if (step.done) return step.value.starts && explainPlan(meal, kitchen, asked, step.value);
+		yield undefined;
+	}
+}

@@ -1,0 +1,52 @@
+// One search in a thread of the pool: to its end, or as far as the time goes.
+import type { MessagePort } from 'node:worker_threads';
+import type { Plan } from '../core/model/plan';
+import { planMeal, type PlanOutcome, type PlanRequest } from '../core/plan/plan-meal';
+import type { Problem, Schedule } from '../core/plan/problem';
+import { solve } from '../core/plan/solve/solve';
+
+export interface SolveJob {
+	readonly kind: 'solve';
+	readonly problem: Problem;
+	readonly seed: number;
+	readonly budget: number;
+	/** Time to spend from when the thread begins, milliseconds. */
+	readonly time: number;
+	/** Where better answers are told as they are found. */
+	readonly port?: MessagePort | undefined;
+}
+
+export interface PlanJob {
+	readonly kind: 'plan';
+	readonly request: PlanRequest;
+	readonly time: number;
+}
+
+export type Job = SolveJob | PlanJob;
+
+/** The best that was found: of a plan, what it came to, or the best plan when time was up. */
+export default function run(job: Job): Schedule | PlanOutcome {
+	const ends = performance.now() + job.time;
+	return job.kind === 'solve' ? solveUntil(job, ends) : planUntil(job, ends);
+}
+
+function solveUntil({ problem, seed, budget, port }: SolveJob, ends: number): Schedule {
+	const search = solve(problem, { seed, budget });
+	for (;;) {
+		const step = search.next(undefined);
+		if (step.done) return step.value;
+		if (step.value.improved) port?.postMessage(step.value.schedule);
+		if (performance.now() >= ends) return step.value.schedule;
+	}
+}
+
+function planUntil({ request }: PlanJob, ends: number): PlanOutcome {
+	const search = planMeal(request);
+	let best: Plan | undefined;
+	for (;;) {
+		const step = search.next(undefined);
+		if (step.done) return step.value;
+		best = step.value.plan ?? best;
+		if (performance.now() >= ends) return best ? { kind: 'plan', plan: best, moved: [] } : { kind: 'unknown' };
+	}
+}
