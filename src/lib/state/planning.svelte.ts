@@ -4,8 +4,12 @@ import type { Plan } from '../core/model/plan';
 import type { Slack } from '../core/plan/explain/slack';
 import type { Cure } from '../core/plan/what-if/cures';
 import type { WhatIf } from '../core/plan/what-if/what-if';
+import type { Standing } from '../core/plan/replan';
 import { usualBudget, usualSeed, type PlanRequest } from '../core/plan/plan-meal';
 import { startPlanner, type PlannerClient } from '../workers/client';
+
+/** Work for a replan during a run, in propagator runs: the first answer comes at once. */
+const replanBudget = 20_000;
 
 type What = Pick<PlanRequest, 'meal' | 'kitchen' | 'techniques'>;
 
@@ -118,6 +122,37 @@ export class Planning {
 			if (mine !== this.latest || plan !== this.plan) return;
 			this.slack = { ...this.slack, [found.step]: found };
 		});
+	}
+
+	/**
+	 * Plan the rest of an evening that is under way, in a few moments; what is on the table stays as it is.
+	 *
+	 * @returns why there is no plan, or which promise to break, in words; nothing where there is one
+	 */
+	async replan(
+		what: What,
+		standing: Standing,
+		onPlan: (plan: Plan, moved: readonly string[]) => void
+	): Promise<string | undefined> {
+		const request = { ...what, seed: usualSeed, budget: replanBudget, standing };
+		try {
+			this.planner ??= startPlanner();
+			const answer = await this.planner.plan(request, ({ plan, answer: { moved = [] } }) => {
+				if (plan) onPlan(plan, moved);
+			});
+			if (answer.kind === 'plan') onPlan(answer.plan, answer.moved);
+			if (answer.kind === 'plan' || answer.kind === 'superseded') return undefined;
+			if (answer.kind === 'issues') return answer.issues.map(wordIssue).join(' ');
+			const found: Cure[] = [];
+			await this.planner.cures(request, (cure) => found.push(cure));
+			const [cure] = found;
+			if (cure) onPlan(cure.plan, []);
+			return cure
+				? `It cannot all be kept: ${cure.say}. The plan does that now.`
+				: 'No plan keeps everything any more: go by the clock.';
+		} catch (error) {
+			return error instanceof Error ? error.message : String(error);
+		}
 	}
 
 	private async findCures(what: What, mine: number): Promise<void> {

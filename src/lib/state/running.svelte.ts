@@ -2,7 +2,8 @@
 import type { Plan } from '../core/model/plan';
 import { minute } from '../core/units/time';
 import { atSpeed, readClock, setTo, type KitchenClock } from '../core/run/kitchen-clock';
-import { beginRun, viewRun, withEvent, withoutLast, type Run, type View } from '../core/run/run';
+import type { Standing } from '../core/plan/replan';
+import { beginRun, standingOf, viewRun, withEvent, withoutLast, type Run, type View } from '../core/run/run';
 import { wallClock } from './wall-clock';
 import type { Records } from '../data/records';
 
@@ -10,6 +11,12 @@ import type { Records } from '../data/records';
 const before = minute;
 /** Twice a second is enough to show whole seconds. */
 const tick = 250;
+
+/** Plans the rest: tells of each plan and what it moves; the answer says why there is none, or nothing. */
+export type Replanner = (
+	standing: Standing,
+	onPlan: (plan: Plan, moved: readonly string[]) => void
+) => Promise<string | undefined>;
 
 export class Running {
 	run: Run;
@@ -19,15 +26,28 @@ export class Running {
 	isLive = $state(false);
 	readonly now = $derived.by(() => Math.floor(readClock(this.clock, this.wall)));
 	readonly view: View = $derived.by(() => viewRun(this.run, this.now));
+	/** The steps that the last replan moved, as long as nothing was done since. */
+	readonly moved: readonly string[] = $derived.by(() => {
+		const last = this.run.events.at(-1);
+		return last?.kind === 'replan' ? last.moved : [];
+	});
 	readonly canUndo = $derived.by(() => this.run.events.length > 0);
 
 	/** Whether somebody has set the clock. */
 	private isSet = false;
+	/** Why the last replan was not to be had, in words. */
+	trouble: string | undefined = $state();
+	isReplanning = $state(false);
+
+	private replans = 0;
 	private timer: ReturnType<typeof setInterval> | undefined;
 	private records: Records<Run> | undefined;
 	private revision = 0;
 
-	constructor(plan: Plan) {
+	constructor(
+		plan: Plan,
+		private readonly replanner: Replanner
+	) {
 		this.run = $state.raw(beginRun(plan));
 		this.clock = $state.raw({ at: plan.from - before, since: 0, speed: 0 });
 	}
@@ -71,9 +91,35 @@ export class Running {
 
 	stretch(step: string, seconds: number): void {
 		this.record({ kind: 'stretch', step, seconds, at: this.now });
+		void this.replan();
+	}
+
+	/** Plan the rest anew around what has happened, moving as little as can be. */
+	async replan(): Promise<void> {
+		const mine = ++this.replans;
+		this.isReplanning = true;
+		this.trouble = undefined;
+		const isStill = () => mine === this.replans;
+		const answer = await this.replanner(standingOf(this.run, this.now), (plan, moved) => {
+			if (isStill()) this.adopt(plan, moved);
+		});
+		if (!isStill()) return;
+		this.isReplanning = false;
+		this.trouble = answer;
+	}
+
+	/** A better plan of the same replan takes the place of the one before. */
+	private adopt(plan: Plan, moved: readonly string[]): void {
+		const { events } = this.run;
+		const before = events.at(-1)?.kind === 'replan' ? events.slice(0, -1) : events;
+		this.run = { ...this.run, events: [...before, { kind: 'replan', plan, moved: [...moved], at: this.now }] };
+		this.keep();
 	}
 
 	undo(): void {
+		this.replans++;
+		this.isReplanning = false;
+		this.trouble = undefined;
 		this.run = withoutLast(this.run);
 		this.keep();
 	}

@@ -3,6 +3,7 @@
 	import { onMount, untrack } from 'svelte';
 	import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
+	import { formatClock } from '$lib/core/units/time';
 	import { getApp } from '$lib/state/app.svelte';
 	import { Running } from '$lib/state/running.svelte';
 	import ClockBar from '$lib/ui/cook/ClockBar.svelte';
@@ -11,7 +12,10 @@
 	import OnList from '$lib/ui/cook/OnList.svelte';
 
 	const app = getApp();
-	const running = new Running(untrack(() => app.planning.plan));
+	const running = new Running(
+		untrack(() => app.planning.plan),
+		(standing, onPlan) => app.planning.replan(app.situation(), standing, onPlan)
+	);
 	const view = $derived(running.view);
 	const plan = $derived(running.run.plan);
 	const partOf = (id: string | undefined) => plan.parts.find((p) => p.id === id);
@@ -20,6 +24,16 @@
 	const isOther = $derived(
 		app.planning.isCurrent && JSON.stringify(app.planning.plan.steps) !== JSON.stringify(plan.steps)
 	);
+	/** What the last replan moved, in words. */
+	const movedWords = $derived.by(() => {
+		const names = running.moved.flatMap((id) => {
+			const step = view.plan.steps.find((s) => s.id === id);
+			return step ? [`${step.say} ${formatClock(step.from)}`] : [];
+		});
+		const more = names.length > mostNamed ? [`${names.length - mostNamed} more`] : [];
+		return [...names.slice(0, mostNamed), ...more].join(' · ');
+	});
+	const mostNamed = 3;
 	const hasBegun = $derived(running.run.events.length > 0);
 
 	onMount(() => {
@@ -87,6 +101,10 @@
 		>
 	</p>
 {/if}
+<div class="news" role="status">
+	{#if running.trouble}<p class="other">{running.trouble}</p>{/if}
+	{#if movedWords !== ''}<p class="other">Replanned: {movedWords}.</p>{/if}
+</div>
 <div class="columns">
 	<section class="now" aria-label="Now">
 		<h2>Now</h2>

@@ -2,13 +2,16 @@
 import { z } from 'zod';
 import { planSchema, type Plan, type PlannedStep } from '../model/plan';
 import { issuesOf, type Read } from '../issues';
+import type { Standing } from '../plan/replan';
 import { cuesOf, handCue, type Cue } from './cues';
 
 const time = z.number();
 const eventSchema = z.discriminatedUnion('kind', [
 	z.object({ kind: z.literal('done'), cue: z.string(), at: time }),
 	/** A step takes longer, or less long, by so many seconds. */
-	z.object({ kind: z.literal('stretch'), step: z.string(), seconds: z.int(), at: time })
+	z.object({ kind: z.literal('stretch'), step: z.string(), seconds: z.int(), at: time }),
+	/** Another plan from here on, because of what happened; the steps that it moves, by id. */
+	z.object({ kind: z.literal('replan'), plan: planSchema, moved: z.array(z.string()), at: time })
 ]);
 
 /** A run as it is kept: the plan it follows, and what has happened. */
@@ -38,8 +41,38 @@ export function withEvent(run: Run, event: RunEvent): Run {
 	return { ...run, events: [...run.events, event] };
 }
 
+/** The run without the last thing that the cook did; what was replanned because of it goes too. */
 export function withoutLast(run: Run): Run {
-	return { ...run, events: run.events.slice(0, -1) };
+	const last = run.events.findLastIndex((e) => e.kind !== 'replan');
+	return { ...run, events: run.events.slice(0, Math.max(0, last)) };
+}
+
+/** How the work stands, for a replan: the plan as it has shifted, and which of its steps have begun. */
+export function standingOf(run: Run, clock: number): Standing {
+	const plan = shiftedPlan(run);
+	const done = doneOf(run);
+	const cues = cuesOf(plan);
+	const begun = plan.steps.filter((step) => {
+		const first = cues.find((c) => c.step === step.id && c.kind === 'start');
+		const own = cues.filter((c) => c.step === step.id && c.kind !== 'oven');
+		return own.some((c) => done.has(c.id)) || (!first && step.from <= clock);
+	});
+	return {
+		plan,
+		now: clock,
+		begun: begun.map((step) => {
+			const last = cues.filter((c) => c.step === step.id && c.kind !== 'oven').at(-1);
+			const isTold = last?.kind === 'end' || step.hands.some((h) => h.whole);
+			const hasEnded = isTold && last ? done.has(last.id) : step.to <= clock;
+			// What runs over has not ended: it takes until now at least.
+			const to = hasEnded ? Math.min(step.to, clock) : Math.max(step.to, clock);
+			return { step: step.id, from: Math.min(step.from, clock), to };
+		})
+	};
+}
+
+function doneOf({ events }: Run): ReadonlySet<string> {
+	return new Set(events.flatMap((e) => (e.kind === 'done' ? [e.cue] : [])));
 }
 
 /** A step that runs by itself, with the next thing it will want. */
@@ -52,6 +85,8 @@ export interface Running {
 
 /** What the cook sees. */
 export interface View {
+	/** The plan in force, with all that has shifted. */
+	readonly plan: Plan;
 	/** Due and not done, the longest due first. */
 	readonly now: readonly Cue[];
 	/** To come, in order. */
@@ -67,7 +102,7 @@ export interface View {
 /** What is now, next and on at a clock time (seconds after midnight). */
 export function viewRun(run: Run, clock: number): View {
 	const plan = shiftedPlan(run);
-	const done = new Set(run.events.flatMap((e) => (e.kind === 'done' ? [e.cue] : [])));
+	const done = doneOf(run);
 	const cues = cuesOf(plan);
 	const open = cues.filter((c) => !done.has(c.id));
 	const now = open.filter((c) => c.at <= clock);
@@ -82,6 +117,7 @@ export function viewRun(run: Run, clock: number): View {
 		return [{ step, next: own.find((c) => !done.has(c.id)), ends: step.to }];
 	});
 	return {
+		plan,
 		now,
 		next: open.filter((c) => c.at > clock),
 		on: on.sort((a, b) => (a.next?.at ?? a.ends) - (b.next?.at ?? b.ends)),
@@ -95,7 +131,8 @@ export function viewRun(run: Run, clock: number): View {
  * The plan with its stretched steps, and all that waits for them moved right just as far as it must (right shift; Smith
  * 1995, Reactive scheduling systems). Places and hands are not looked at again: a replan does that.
  */
-export function shiftedPlan({ plan, events }: Run): Plan {
+export function shiftedPlan(run: Run): Plan {
+	const { plan, events } = sinceReplan(run);
 	const stretches = stretchesOf(events);
 	if (stretches.length === 0) return plan;
 	const moved = new Map<string, PlannedStep>();
@@ -124,6 +161,14 @@ export function shiftedPlan({ plan, events }: Run): Plan {
 	return { ...plan, steps, services };
 }
 
+/** The plan in force, and what has happened since it was made; what was done before counts still. */
+function sinceReplan({ plan, events }: Run): Pick<Run, 'plan' | 'events'> {
+	const last = events.findLastIndex((e) => e.kind === 'replan');
+	const replan = events[last];
+	if (replan?.kind !== 'replan') return { plan, events };
+	return { plan: replan.plan, events: events.filter((e, i) => i > last || e.kind === 'done') };
+}
+
 interface Stretch {
 	readonly step: string;
 	readonly seconds: number;
@@ -135,7 +180,7 @@ function stretchesOf(events: readonly RunEvent[]): readonly Stretch[] {
 	const done = new Set<string>();
 	return events.flatMap((e): Stretch[] => {
 		if (e.kind === 'stretch') return [{ step: e.step, seconds: e.seconds, done: new Set(done) }];
-		done.add(e.cue);
+		if (e.kind === 'done') done.add(e.cue);
 		return [];
 	});
 }

@@ -7,15 +7,16 @@ import { formatDuration, minute } from '../../units/time';
 import { compileMeal } from '../compile/compile';
 import { explainPlan } from '../explain/explain';
 import { scheduleOf } from '../explain/schedule-of';
+import type { Problem } from '../problem';
 import type { PlanRequest } from '../plan-meal';
 import { withBegun } from '../replan';
 import { solve } from '../solve/solve';
 
-/** What may be given up: an early start of work, the service time, the full rest, a part of the plate. */
-export type Promised = 'start' | 'service' | 'rest' | 'part';
+/** What may be given up: an early start of work, the service time, the full rest, a short wait, a part of the plate. */
+export type Promised = 'start' | 'service' | 'rest' | 'wait' | 'part';
 
 /** A later service costs the guests least; a part that is missing costs most. */
-export const usualOrder: readonly Promised[] = ['start', 'service', 'rest', 'part'];
+export const usualOrder: readonly Promised[] = ['start', 'service', 'rest', 'wait', 'part'];
 
 export interface Cure {
 	readonly id: string;
@@ -31,6 +32,8 @@ interface Attempt {
 	readonly say: string;
 	readonly request: PlanRequest;
 	readonly apply?: { readonly meal: Meal };
+	/** Changes the compiled problem too. */
+	readonly alter?: (problem: Problem) => Problem;
 }
 
 const budget = 2500;
@@ -49,9 +52,10 @@ export function* cures(
 	for (const breaks of order) {
 		let found = 0;
 		for (const chain of attempts[breaks](request)) {
-			for (const { id, say, request: asked, apply } of chain) {
-				const plan = yield* planOf(asked);
+			for (const attempt of chain) {
+				const plan = yield* planOf(attempt);
 				if (!plan) continue;
+				const { id, say, apply } = attempt;
 				yield { id, breaks, say, plan, ...(apply ? { apply } : {}) };
 				found++;
 				break;
@@ -97,6 +101,21 @@ const attempts: Record<Promised, (request: PlanRequest) => readonly (readonly At
 			}
 		]);
 	},
+	wait: (request) => {
+		const { parts } = request.meal;
+		const patient = (id: string, say: string, isPatient: (task: string) => boolean): Attempt => ({
+			id: `wait ${id}`,
+			say,
+			request,
+			alter: (problem) => withoutLongestWaits(problem, isPatient)
+		});
+		const each = parts.map((part) =>
+			patient(part.id, `let ${part.name.toLowerCase()} wait longer than it should`, (task) =>
+				task.startsWith(`${part.id}/`)
+			)
+		);
+		return [[...each, patient('all', 'let several parts wait longer than they should', () => true)]];
+	},
 	part: (request) => {
 		const byId = new Map(request.techniques.map((t) => [t.id, t]));
 		const kindOf = (technique: string) => byId.get(technique)?.kind ?? 'protein';
@@ -117,17 +136,28 @@ function changed(request: PlanRequest, id: string, say: string, meal: Meal): Att
 	return { id, say, request: { ...request, meal }, apply: { meal } };
 }
 
+function withoutLongestWaits(problem: Problem, isPatient: (task: string) => boolean): Problem {
+	return {
+		...problem,
+		lags: problem.lags.map(({ max, ...lag }) => (max === undefined || isPatient(lag.from) ? lag : { ...lag, max })),
+		serve: problem.serve.map(({ max, ...serve }) =>
+			max === undefined || isPatient(serve.task) ? serve : { ...serve, max }
+		)
+	};
+}
+
 function withShortRest(technique: Technique, rest: Step): Technique {
 	const time = { ...rest.time, usual: Math.max(1, rest.time.shortest) };
 	return { ...technique, steps: technique.steps.map((s) => (s === rest ? { ...s, time } : s)) };
 }
 
-function* planOf(request: PlanRequest): Generator<undefined, Plan | undefined, void> {
+function* planOf({ request, alter = (problem) => problem }: Attempt): Generator<undefined, Plan | undefined, void> {
 	const { meal, kitchen, techniques, seed, standing } = request;
 	const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
 	if (!compiled.ok) return undefined;
 	const previous = standing && scheduleOf(standing.plan, compiled.value, kitchen);
-	const asked = standing && previous ? withBegun(compiled.value, previous, standing) : compiled.value;
+	const begun = standing && previous ? withBegun(compiled.value, previous, standing) : compiled.value;
+	const asked = { ...begun, problem: alter(begun.problem) };
 	const search = solve(asked.problem, { seed, budget, previous, infeasible: 'say' });
 	for (;;) {
 		const step = search.next(undefined);
