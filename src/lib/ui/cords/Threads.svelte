@@ -109,7 +109,7 @@
 	{/each}
 	{#each drawing.earlier as course (course.label)}
 		{#if !frame.isStanding}
-			<text class="out" x={frame.x(course.u, 0) + 6} y={frame.y(0, 0) + 12}>{course.label}</text>
+			<text class="out" x={frame.x(course.u, 0) + 6} y={frame.y(0, drawing.lanesEnd) - 6}>{course.label}</text>
 		{/if}
 	{/each}
 {/if}
