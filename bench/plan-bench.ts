@@ -1,29 +1,25 @@
-// How soon plans come: the demo meals as the worker makes them, and the problems in problems/.
-import { readdirSync, readFileSync } from 'node:fs';
+// How soon plans come: the demo meals as the worker makes them, and the problems in problems/, beside a reference solver.
+import { execFileSync } from 'node:child_process';
+import { existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs';
+import { z } from 'zod';
 import { demoKitchens, demoMeals } from '$lib/core/library/demo';
 import { library } from '$lib/core/library/library';
-import { planMeal, usualBudget, usualSeed } from '$lib/core/plan/plan-meal';
-import { readProblem } from '$lib/core/plan/problem';
-import { solve } from '$lib/core/plan/solve/solve';
+import type { Plan } from '$lib/core/model/plan';
+import { planMeal, usualBudget, usualSeed, type PlanRequest } from '$lib/core/plan/plan-meal';
+import { scheduleSchema } from '$lib/core/plan/problem';
+import { beginRun, standingOf, viewRun, withEvent } from '$lib/core/run/run';
 import { table } from './table';
-
-const seconds = (ms: number) => (ms / 1000).toFixed(3);
 
 /** A demo meal, from the request to the first plan and to the last one; the median of several runs. */
 export function benchDemo(runs = 5): string {
 	const rows = demoMeals.map((meal) => {
 		const kitchen = demoKitchens.find((k) => k.id === meal.kitchen);
 		if (!kitchen) throw new RangeError(`no kitchen ${meal.kitchen}`);
+		const request = { meal, kitchen, techniques: [...library.values()], seed: usualSeed, budget: usualBudget };
 		const times = Array.from({ length: runs }, () => {
 			const began = performance.now();
 			let first: { readonly ms: number; readonly objective: number } | undefined;
-			const search = planMeal({
-				meal,
-				kitchen,
-				techniques: [...library.values()],
-				seed: usualSeed,
-				budget: usualBudget
-			});
+			const search = planMeal(request);
 			for (;;) {
 				const step = search.next(undefined);
 				const ms = performance.now() - began;
@@ -35,7 +31,8 @@ export function benchDemo(runs = 5): string {
 					firstObjective: first?.objective ?? 0,
 					whole: ms,
 					objective: last?.objective ?? 0,
-					status: last?.status ?? ''
+					status: last?.status ?? '',
+					plan: last
 				};
 			}
 		});
@@ -48,43 +45,138 @@ export function benchDemo(runs = 5): string {
 			String(last?.firstObjective),
 			`${median((t) => t.whole).toFixed(0)} ms`,
 			String(last?.objective),
-			last?.status ?? ''
+			last?.status ?? '',
+			last?.plan ? `${replanTime(request, last.plan).toFixed(1)} ms` : ''
 		];
 	});
-	return table(['meal', 'first plan after', 'its objective', 'all work after', 'objective', 'status'], rows);
+	const head = ['meal', 'first plan after', 'its objective', 'all work after', 'objective', 'status', 'replan after'];
+	return table(head, rows);
 }
 
-/** Every problem in `problems/`, for at most so long. */
-export function benchProblems(limit: number): string {
+/** From a stretched step in the middle of a run to the first plan that takes it in, milliseconds: the median of 20. */
+function replanTime(request: PlanRequest, plan: Plan): number {
+	const clock = Math.round((plan.from + plan.to) / 2);
+	let run = beginRun(plan);
+	for (let cue = viewRun(run, clock).now[0]; cue; cue = viewRun(run, clock).now[0])
+		run = withEvent(run, { kind: 'done', cue: cue.id, at: cue.at });
+	const on = viewRun(run, clock).on[0]?.step.id ?? '';
+	const standing = standingOf(withEvent(run, { kind: 'stretch', step: on, seconds: 180, at: clock }), clock);
+	const times = Array.from({ length: 20 }, () => {
+		const began = performance.now();
+		for (const { plan: found } of planMeal({ ...request, standing })) if (found) break;
+		return performance.now() - began;
+	});
+	return times.sort((a, b) => a - b)[10] ?? NaN;
+}
+
+const runner = 'bench/reference/peer.mjs';
+const home = '.tools/reference';
+
+interface Reached {
+	readonly status: string;
+	readonly objective: number | null;
+	readonly bound: number | null;
+	readonly first: number | null;
+	readonly best: number | null;
+	readonly proof: number | null;
+	/** Time to flatten the model, seconds. */
+	readonly flatten?: number | null;
+	readonly megabytes?: number;
+}
+
+/** Every problem in `problems/`: ours and the reference's, for at most so many seconds each. */
+export function benchPlanner(limit: number): string {
+	if (!existsSync(`${home}/node_modules/minizinc`)) {
+		mkdirSync(home, { recursive: true });
+		writeFileSync(`${home}/package.json`, '{"private": true}');
+		execFileSync('npm', ['install', '--no-audit', '--no-fund', '--prefix', home, 'minizinc@4.5.1'], {
+			stdio: 'ignore'
+		});
+	}
 	const files = readdirSync('problems').filter((f) => f.endsWith('.json'));
 	const rows = files.map((file) => {
-		const read = readProblem(JSON.parse(readFileSync(`problems/${file}`, 'utf8')));
-		if (!read.ok) throw new Error(`${file} is not a problem`);
-		const began = performance.now();
-		const search = solve(read.value, { seed: 1, budget: Infinity });
-		let first = NaN;
-		let best = { objective: NaN, at: NaN };
-		for (;;) {
-			const step = search.next(undefined);
-			const at = performance.now() - began;
-			const { objective, status, bound } = step.done ? step.value : step.value.schedule;
-			if (objective !== undefined && objective !== best.objective) {
-				if (Number.isNaN(first)) first = at;
-				best = { objective, at };
-			}
-			if (!step.done && at < limit * 1000) continue;
-			const proof = step.done ? seconds(at) : '';
-			return [
-				file.replace('.json', ''),
-				String(read.value.tasks.length),
-				status,
-				String(objective ?? ''),
-				String(bound ?? ''),
-				seconds(first),
-				seconds(best.at),
-				proof
-			].map((x) => (x === 'NaN' ? '' : x));
-		}
+		const path = `problems/${file}`;
+		const [ours, theirs] = [ourRun(path, limit), referenceRun(path, limit)];
+		process.stderr.write(`${file}: ${JSON.stringify(ours)} ${JSON.stringify(theirs)}\n`);
+		const number = (n: number | null | undefined) => (n === null || n === undefined ? '' : String(n));
+		const time = (n: number | null | undefined) => (n === null || n === undefined ? '' : n.toFixed(2));
+		return [
+			file.replace('.json', ''),
+			number(ours.objective) || ours.status,
+			number(ours.bound),
+			time(ours.first),
+			time(ours.best),
+			time(ours.proof),
+			number(ours.megabytes),
+			number(theirs.objective) || theirs.status,
+			time(theirs.first),
+			time(theirs.best),
+			time(theirs.proof),
+			time(theirs.flatten)
+		];
 	});
-	return table(['problem', 'tasks', 'status', 'objective', 'bound', 'first (s)', 'best (s)', 'proof (s)'], rows);
+	const head = [
+		'problem',
+		'ours',
+		'bound',
+		'first',
+		'best',
+		'proof',
+		'MB',
+		'reference',
+		'first',
+		'best',
+		'proof',
+		'flatten'
+	];
+	return table(head, rows);
+}
+
+/** Our solver as a process of its own. */
+function ourRun(path: string, limit: number): Reached {
+	const text = execFileSync(process.execPath, ['.tools/solve.js', path, '--seconds', String(limit), '--measured'], {
+		encoding: 'utf8',
+		maxBuffer: 1e8
+	});
+	const { status, objective, bound, stats } = scheduleSchema.parse(JSON.parse(text));
+	const isProven = status === 'optimal' || status === 'infeasible';
+	return {
+		status,
+		objective: objective ?? null,
+		bound: bound ?? null,
+		first: objective === undefined ? null : (stats?.firstSeconds ?? null),
+		best: objective === undefined ? null : (stats?.seconds ?? null),
+		proof: isProven ? (stats?.totalSeconds ?? null) : null,
+		megabytes: stats?.megabytes ?? NaN
+	};
+}
+
+const referenceSchema = z.object({
+	status: z.string(),
+	objective: z.number().nullable(),
+	bound: z.number().nullable(),
+	secondsToFirst: z.number().nullable(),
+	secondsToBest: z.number().nullable(),
+	secondsToProof: z.number().nullable(),
+	modelSeconds: z.number().nullable()
+});
+
+function referenceRun(path: string, limit: number): Reached {
+	const search =
+		path.includes('/la') || path.includes('/ft') ? ['--search', 'forward', '--free'] : ['--search', 'backward'];
+	const text = execFileSync(process.execPath, [runner, path, '--time', String(limit), ...search], {
+		encoding: 'utf8',
+		maxBuffer: 1e8,
+		env: { ...process.env, MINIZINC_NPM: home }
+	});
+	const r = referenceSchema.parse(JSON.parse(text));
+	return {
+		status: r.status,
+		objective: r.objective,
+		bound: r.bound,
+		first: r.secondsToFirst,
+		best: r.secondsToBest,
+		proof: r.secondsToProof,
+		flatten: r.modelSeconds
+	};
 }

@@ -121,24 +121,39 @@ export class Engine {
 	freeze(): void {
 		const specs = this.edgeSpecs;
 		const halves = 2 * this.variables;
-		this.edgeFrom = Int32Array.from(specs, (e) => e.from);
-		this.edgeTo = Int32Array.from(specs, (e) => e.to);
-		this.edgeWeight = Int32Array.from(specs, (e) => e.weight);
-		this.guardStart = new Int32Array(specs.length + 1);
-		specs.forEach((e, i) => (this.guardStart[i + 1] = this.guardStart[i]! + e.guards.length));
-		this.guards = Int32Array.from(specs.flatMap((e) => e.guards));
-		this.out = rowsOf(
-			halves,
-			specs.map((e, i) => [e.from, i])
-		);
-		this.byGuard = rowsOf(
-			halves,
-			specs.flatMap((e, i) => e.guards.flatMap((g, k) => (k % 2 === 0 ? [[g, i] as const] : [])))
-		);
-		this.wakes = rowsOf(
-			halves,
-			this.propagators.flatMap((p, i) => p.halves.map((h) => [h, i] as const))
-		);
+		const count = specs.length;
+		this.edgeFrom = new Int32Array(count);
+		this.edgeTo = new Int32Array(count);
+		this.edgeWeight = new Int32Array(count);
+		this.guardStart = new Int32Array(count + 1);
+		const guards: number[] = [];
+		/** Edges by guard: the guard's half, and the edge. */
+		const guardHalves: number[] = [];
+		const guarded: number[] = [];
+		for (let e = 0; e < count; e++) {
+			const spec = specs[e]!;
+			this.edgeFrom[e] = spec.from;
+			this.edgeTo[e] = spec.to;
+			this.edgeWeight[e] = spec.weight;
+			for (let g = 0; g < spec.guards.length; g += 2) {
+				guards.push(spec.guards[g]!, spec.guards[g + 1]!);
+				guardHalves.push(spec.guards[g]!);
+				guarded.push(e);
+			}
+			this.guardStart[e + 1] = guards.length;
+		}
+		this.guards = Int32Array.from(guards);
+		this.out = rowsOf(halves, this.edgeFrom);
+		this.byGuard = rowsOf(halves, guardHalves, guarded);
+		const watched: number[] = [];
+		const watchers: number[] = [];
+		this.propagators.forEach((p, i) => {
+			for (const h of p.halves) {
+				watched.push(h);
+				watchers.push(i);
+			}
+		});
+		this.wakes = rowsOf(halves, watched, watchers);
 		this.dirty = new Uint8Array(this.propagators.length).fill(1);
 		this.edgeSpecs = [];
 	}

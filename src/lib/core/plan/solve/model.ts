@@ -166,6 +166,12 @@ export function buildModel(problem: Problem, assumed: readonly Item[] = [], prev
 	const taskOf = (id: string) => tasks[index.get(id)!]!;
 	const resourceIndex = new Map(problem.resources.map((r, i) => [r.id, i]));
 
+	/** Tasks that use each resource in some mode. */
+	const users = problem.resources.map(() => new Set<number>());
+	problem.tasks.forEach((t, i) => {
+		for (const m of t.modes) for (const u of m.uses ?? []) users[resourceIndex.get(u.resource)!]!.add(i);
+	});
+
 	problem.tasks.forEach((t, i) => {
 		if (!t.fixed) return;
 		const { start, modes, there } = tasks[i]!;
@@ -340,6 +346,7 @@ export function buildModel(problem: Problem, assumed: readonly Item[] = [], prev
 		const items: Use[] = [];
 		const resource = holding('resource', problem.resources[r]!.id);
 		problem.tasks.forEach((t, i) => {
+			if (!users[r]!.has(i)) return;
 			const { start, end, endShift, modes, there, durations } = tasks[i]!;
 			const uses = t.modes.map((m, k) =>
 				(m.uses ?? [])

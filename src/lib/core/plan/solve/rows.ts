@@ -6,13 +6,19 @@ export interface Rows {
 	readonly items: Int32Array;
 }
 
-/** Group entries by owner. */
-export function rowsOf(owners: number, pairs: readonly (readonly [owner: number, item: number])[]): Rows {
+/**
+ * Group entries by owner, in their order (counting sort).
+ *
+ * @param owner owner of each entry
+ * @param item the entries; absent: their own positions
+ */
+export function rowsOf(owners: number, owner: ArrayLike<number>, item?: ArrayLike<number>): Rows {
 	const start = new Int32Array(owners + 1);
-	for (const [owner] of pairs) start[owner + 1]!++;
+	const count = owner.length;
+	for (let k = 0; k < count; k++) start[owner[k]! + 1]!++;
 	for (let i = 0; i < owners; i++) start[i + 1]! += start[i]!;
 	const next = start.slice();
-	const items = new Int32Array(pairs.length);
-	for (const [owner, item] of pairs) items[next[owner]!++] = item;
+	const items = new Int32Array(count);
+	for (let k = 0; k < count; k++) items[next[owner[k]!]!++] = item ? item[k]! : k;
 	return { start, items };
 }
