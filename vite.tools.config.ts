@@ -13,6 +13,12 @@ export default defineConfig({
 		outDir: '.tools',
 		target: 'node20',
 		minify: false,
-		rolldownOptions: { input: { solve: at('./bench/solve-command.ts'), bench: at('./bench/bench.ts') } }
+		rolldownOptions: {
+			input: {
+				solve: at('./bench/solve-command.ts'),
+				heat: at('./bench/heat-command.ts'),
+				bench: at('./bench/bench.ts')
+			}
+		}
 	}
 });

@@ -1,6 +1,7 @@
 // How soon plans come: the demo meals as the worker makes them, and the problems in problems/, beside a reference solver.
 import { execFileSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, writeFileSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { z } from 'zod';
 import { demoKitchens, demoMeals } from '$lib/core/library/demo';
 import { library } from '$lib/core/library/library';
@@ -70,7 +71,7 @@ function replanTime(request: PlanRequest, plan: Plan): number {
 }
 
 const runner = 'bench/reference/peer.mjs';
-const home = '.tools/reference';
+const home = resolve('.bench/reference');
 
 interface Reached {
 	readonly status: string;

@@ -31,7 +31,7 @@ export function ensureInstalled() {
 
 /**
  * Bundle a command-line tool of `bench/` into `.tools/` and run it with these arguments.
- * @param {'solve' | 'bench'} tool
+ * @param {'solve' | 'heat' | 'bench'} tool
  * @param {string[]} args
  */
 export function runTool(tool, args) {
