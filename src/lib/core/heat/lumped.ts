@@ -27,20 +27,20 @@ export function equilibrium({ power, loss, ambient }: Lumped): number {
 /** °C after so many seconds. */
 export function lumpedAt(body: Lumped, start: number, seconds: number): number {
 	const { capacity, power, loss } = body;
-	if (loss === 0) return start + (power * seconds) / capacity;
 	const end = equilibrium(body);
-	return end + (start - end) * Math.exp((-seconds * loss) / capacity);
+	if (!Number.isFinite(end)) return start + (power * seconds) / capacity;
+	return start - (end - start) * Math.expm1((-seconds * loss) / capacity);
 }
 
 /** Seconds from one temperature to another; 0 where it is there, `Infinity` where it never comes. */
 export function lumpedTime(body: Lumped, start: number, target: number): number {
 	const { capacity, power, loss } = body;
 	if (start === target) return 0;
-	if (loss === 0) {
+	const end = equilibrium(body);
+	if (!Number.isFinite(end)) {
 		const seconds = (capacity * (target - start)) / power;
 		return seconds > 0 ? seconds : Infinity;
 	}
-	const end = equilibrium(body);
-	const ratio = (end - start) / (end - target);
-	return ratio > 1 && Number.isFinite(ratio) ? (capacity / loss) * Math.log(ratio) : Infinity;
+	const share = (target - start) / (end - start);
+	return share > 0 && share < 1 ? (-capacity / loss) * Math.log1p(-share) : Infinity;
 }
