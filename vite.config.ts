@@ -7,6 +7,7 @@ export default defineConfig({
 	plugins: [thread(), sveltekit()],
 	build: { assetsInlineLimit: 0 },
 	worker: { format: 'es' },
+	optimizeDeps: { include: ['plotly.js-cartesian-dist-min'] },
 	test: {
 		expect: { requireAssertions: true },
 		environment: 'node',

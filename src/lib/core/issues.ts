@@ -28,6 +28,13 @@ export type Issue =
 			readonly step: string;
 			readonly need: string;
 	  }
+	| {
+			readonly code: 'never-done';
+			readonly path: Path;
+			readonly part: string;
+			readonly step: string;
+			readonly why: string;
+	  }
 	| { readonly code: 'missing-vessel'; readonly path: Path; readonly part: string; readonly vessel: string }
 	| { readonly code: 'other-kitchen'; readonly path: Path; readonly wanted: string; readonly given: string }
 	| { readonly code: 'steps-in-a-circle'; readonly path: Path; readonly steps: readonly string[] };
@@ -71,6 +78,8 @@ export function wordIssue(issue: Issue): string {
 			return `${where}${issue.what}. Put the smaller value first.`;
 		case 'missing-station':
 			return `${where}"${issue.step}" (${issue.part}) needs ${issue.need}, and this kitchen has none. Add one to the kitchen, or choose another technique.`;
+		case 'never-done':
+			return `${where}"${issue.step}" (${issue.part}) never comes to that: ${issue.why}. Change the size, the heat or the doneness.`;
 		case 'missing-vessel':
 			return `${where}${issue.part} needs a ${issue.vessel}, and this kitchen has none. Add one to the kitchen, or leave the part out.`;
 		case 'other-kitchen':

@@ -3,6 +3,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { withBurner, withCooks, withoutStation, withStation, withVesselCount } from '$lib/core/model/edit-kitchen';
+	import { boilingPoint } from '$lib/core/heat/water';
 	import { getApp } from '$lib/state/app.svelte';
 	import FloorDrawing from '$lib/ui/kitchen/FloorDrawing.svelte';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
@@ -108,6 +109,21 @@
 				</li>
 			{/each}
 		</ul>
+	</section>
+	<section aria-label="The place">
+		<h2>The place</h2>
+		<Stepper
+			label="Above the sea"
+			value={kitchen.altitude}
+			least={-400}
+			most={5000}
+			step={50}
+			unit="m"
+			onchange={(altitude) => {
+				app.changeKitchen({ ...kitchen, altitude });
+			}}
+		/>
+		<p class="soft">Water boils at {boilingPoint(kitchen.altitude).toFixed(1)} °C here.</p>
 	</section>
 	<section aria-label="Cooks">
 		<h2>Cooks</h2>

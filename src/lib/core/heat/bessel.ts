@@ -1,11 +1,11 @@
 // Bessel functions J₀ and J₁ and their zeros, to rounding error where the conduction series need them.
 
 /** Below this the power series converges without loss; above the asymptotic form does; the integral lies between. */
-const small = 9;
-const large = 30;
+const small = 12;
+const large = 17;
 
 /**
- * J_m(x) for m = 0 or 1, x ≥ 0; absolute error below 1e-13.
+ * J_m(x) for m = 0 or 1, x ≥ 0; absolute error below 1e-12.
  *
  * Source: power series and Hankel's expansion (Abramowitz & Stegun 9.1.10, 9.2.5); between them Bessel's integral
  * (1/π)∫₀^π cos(mτ − x sin τ) dτ by the trapezoid rule, which is exact to rounding for periodic integrands.

@@ -95,6 +95,7 @@ export function eggTimeIn(mass: number, start: number, water: Face, yolkEdge: nu
 			reached = before.at + ((at - before.at) * (yolkEdge - before.value)) / (value - before.value);
 		}
 		before = { at, value };
+		return reached === Infinity ? 'on' : 'stop';
 	});
 	return reached;
 }

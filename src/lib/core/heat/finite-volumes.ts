@@ -76,9 +76,9 @@ export class Conduction {
 	/**
 	 * Let a stage pass.
 	 *
-	 * @param onStep called after each step with the seconds since the stage began
+	 * @param onStep called after each step with the seconds since the stage began; `'stop'` ends the stage there
 	 */
-	run(stage: Stage, onStep?: (seconds: number) => void): void {
+	run(stage: Stage, onStep?: (seconds: number) => unknown): void {
 		if (stage.seconds <= 0) return;
 		const steps = Math.max(1, Math.ceil(stage.seconds / stage.step - 1e-9));
 		const dt = stage.seconds / steps;
@@ -86,7 +86,7 @@ export class Conduction {
 			const at = i * dt;
 			if (i < smoothed) for (let q = 0; q < 4; q++) this.step(stage, at + (q * dt) / 4, dt / 4, 1);
 			else this.step(stage, at, dt, 0.5);
-			onStep?.((i + 1) * dt);
+			if (onStep?.((i + 1) * dt) === 'stop') return;
 		}
 	}
 

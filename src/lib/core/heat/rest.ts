@@ -1,10 +1,11 @@
 // Heat, then rest: the exact second stage after a first one, the peak of the core, and when to pull for a wanted peak.
 import { biot, directionsOf, Immersed, type Body, type Film } from './body';
+import { vertex } from './finite-volumes';
 import { geometry, Modes, type Shape } from './modes';
 import { theta } from './series';
 
 /** Modes of the second stage that are kept: the core needs few, and soon only one. */
-const kept = 80;
+const kept = 70;
 /** Modes of the first stage that can matter at the least time asked for. */
 const most = 400;
 
@@ -135,8 +136,8 @@ export class HeatThenRest {
 		const pulled = core(0);
 		let [before, at, value] = [0, step, core(step)];
 		if (value <= pulled) return { core: pulled, after: 0 };
-		for (let i = 0; i < 1e5; i++) {
-			const next = at + step * Math.max(1, i / 40);
+		for (let i = 0; i < 500; i++) {
+			const next = at + Math.max(step, at / 3);
 			const following = core(next);
 			if (following <= value) return highest(core, before, next);
 			[before, at, value] = [at, next, following];
@@ -153,24 +154,31 @@ export class HeatThenRest {
 		if (peak >= this.heat.tinf) return Infinity;
 		const unrested = this.heating.timeToCore(peak);
 		if (unrested === Infinity) return Infinity;
+		const missing = (heated: number) => peak - this.peak(heated).core;
 		let [low, high] = [0.2 * unrested, unrested];
-		while (low > 1 && this.peak(low).core > peak) low /= 2;
-		while (high - low > 1e-3) {
-			const middle = (low + high) / 2;
-			if (this.peak(middle).core < peak) low = middle;
-			else high = middle;
+		let [above, below] = [missing(low), missing(high)];
+		while (low > 1 && above < 0) [low, above] = [low / 2, missing(low / 2)];
+		if (above <= 0) return low;
+		if (below >= 0) return high;
+		// Regula falsi of the Illinois kind.
+		for (let i = 0; i < 60 && high - low > 1e-3; i++) {
+			const guess = low + ((high - low) * above) / (above - below);
+			const y = missing(guess);
+			if (Math.abs(y) < 1e-4) return guess;
+			if (y > 0) [low, above, below] = [guess, y, below / 2];
+			else [high, below, above] = [guess, y, above / 2];
 		}
 		return (low + high) / 2;
 	}
 }
 
-/** Golden section. */
+/** Golden section, and a parabola at the end. */
 function highest(f: (x: number) => number, from: number, to: number): Peak {
 	const ratio = (Math.sqrt(5) - 1) / 2;
 	let [a, b] = [from, to];
 	let [c, d] = [b - ratio * (b - a), a + ratio * (b - a)];
 	let [fc, fd] = [f(c), f(d)];
-	while (b - a > 0.05) {
+	while (b - a > 0.02 * b) {
 		if (fc > fd) {
 			[b, d, fd] = [d, c, fc];
 			c = b - ratio * (b - a);
@@ -181,6 +189,8 @@ function highest(f: (x: number) => number, from: number, to: number): Peak {
 			fd = f(d);
 		}
 	}
-	const after = (a + b) / 2;
-	return { core: f(after), after };
+	// Near its top the curve is a parabola.
+	const middle = (a + b) / 2;
+	const { at, value } = vertex([a, middle, b], [f(a), f(middle), f(b)]);
+	return at > a && at < b ? { core: value, after: at } : { core: f(middle), after: middle };
 }

@@ -1,6 +1,6 @@
 // Bread and hot drinks. Durations are starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { touches, whole } from './hands';
+import { each, held, touches, whole } from './forms';
 
 export const ovenToast: Technique = {
 	id: 'oven-toast',
@@ -33,7 +33,7 @@ export const ovenToast: Technique = {
 		}
 	],
 	vessels: [],
-	plate: { step: 'toast', perPlate: 3, free: 60, rate: 3, most: 360, keep: 'wrapped in a cloth' }
+	plate: { step: 'toast', perPlate: 3, ...held('toast'), keep: 'standing, not stacked' }
 };
 
 export const filterCoffee: Technique = {
@@ -54,7 +54,13 @@ export const filterCoffee: Technique = {
 			id: 'water',
 			say: 'Boil the water for the coffee',
 			kind: 'preheat',
-			time: { shortest: 300, usual: 360, longest: 480, power: 1200 },
+			time: {
+				model: { kind: 'boil', litres: each(0.25), start: 12 },
+				shortest: 300,
+				usual: 360,
+				longest: 480,
+				power: 1200
+			},
 			need: { kind: 'burner' },
 			heat: 'full, lid on',
 			hands: touches([[0, 30, 'Water on for the coffee']]),

@@ -8,6 +8,7 @@ const figStreet: Kitchen = {
 	version: 1,
 	id: 'fig-street',
 	name: 'Fig Street kitchen',
+	altitude: 120,
 	cooks: [{ id: 'cook-1', name: 'You' }],
 	stations: [
 		{ kind: 'cold', id: 'cold', name: 'Cold & ice', places: 3 },
@@ -45,6 +46,7 @@ const tinyFlat: Kitchen = {
 	version: 1,
 	id: 'tiny-flat',
 	name: 'The tiny flat',
+	altitude: 40,
 	cooks: [{ id: 'cook-1', name: 'You' }],
 	stations: [
 		{ kind: 'cold', id: 'cold', name: 'Fridge', places: 2 },

@@ -1,6 +1,6 @@
-// Eggs, alone and with company. Durations are starting estimates until the record corrects them.
+// Eggs, alone and with company. Durations are computed, or starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { none, touches, whole } from './hands';
+import { degrees, each, egg, held, kilograms, none, start, touches, whole } from './forms';
 
 const softEggs = 'Soft eggs are not for pregnant, very young, old or ill guests; local rules decide.';
 
@@ -8,7 +8,7 @@ export const lentilSalad: Technique = {
 	id: 'lentil-salad-soft-eggs',
 	name: 'Lentil salad with soft eggs',
 	kind: 'egg',
-	parameters: [{ id: 'egg', name: 'Egg in its shell', unit: 'g', least: 45, most: 80, usual: 58 }],
+	parameters: [egg, start],
 	steps: [
 		{
 			id: 'simmer',
@@ -38,7 +38,13 @@ export const lentilSalad: Technique = {
 			id: 'water',
 			say: 'Start the water for the eggs',
 			kind: 'preheat',
-			time: { shortest: 300, usual: 390, longest: 510, power: 1200 },
+			time: {
+				model: { kind: 'boil', litres: each(0.25, 0.25), start: 12 },
+				shortest: 300,
+				usual: 390,
+				longest: 510,
+				power: 1200
+			},
 			need: { kind: 'burner' },
 			heat: 'full, lid on',
 			hands: touches([[0, 30, 'Water on for the eggs, lid on']]),
@@ -49,7 +55,13 @@ export const lentilSalad: Technique = {
 			id: 'boil',
 			say: 'Boil the eggs soft',
 			kind: 'cook',
-			time: { shortest: 375, usual: 390, longest: 420, scale: [{ by: 'egg', at: 58, exponent: 0.667 }] },
+			time: {
+				model: { kind: 'boiled-egg', kilograms: kilograms('egg'), start: degrees('start'), style: 'jammy' },
+				shortest: 375,
+				usual: 390,
+				longest: 420,
+				scale: [{ by: 'egg', at: 58, exponent: 0.667 }]
+			},
 			need: { kind: 'burner' },
 			heat: 'rolling, then gentle',
 			hands: touches([
@@ -73,7 +85,13 @@ export const lentilSalad: Technique = {
 			id: 'peel',
 			say: 'Peel the eggs',
 			kind: 'prep',
-			time: { shortest: 180, usual: 270, longest: 420, scale: [{ by: 'covers', at: 6, exponent: 1 }] },
+			time: {
+				model: { kind: 'pieces', task: 'peel an egg', pieces: each(1) },
+				shortest: 180,
+				usual: 270,
+				longest: 420,
+				scale: [{ by: 'covers', at: 6, exponent: 1 }]
+			},
 			need: { kind: 'board' },
 			hands: whole,
 			after: [{ step: 'ice', least: 0, most: 1200 }]
@@ -112,13 +130,19 @@ export const sunnyEggs: Technique = {
 	id: 'eggs-sunny',
 	name: 'Fried eggs, sunny',
 	kind: 'egg',
-	parameters: [{ id: 'egg', name: 'Egg in its shell', unit: 'g', least: 45, most: 80, usual: 58 }],
+	parameters: [egg],
 	steps: [
 		{
 			id: 'fry',
 			say: 'Fry the eggs',
 			kind: 'cook',
-			time: { shortest: 150, usual: 210, longest: 270, scale: [{ by: 'egg', at: 58, exponent: 0.667 }] },
+			time: {
+				model: { kind: 'egg', way: 'fried sunny', kilograms: kilograms('egg') },
+				shortest: 150,
+				usual: 210,
+				longest: 270,
+				scale: [{ by: 'egg', at: 58, exponent: 0.667 }]
+			},
 			need: { kind: 'burner' },
 			heat: 'medium-low',
 			hands: touches([
@@ -131,20 +155,26 @@ export const sunnyEggs: Technique = {
 		}
 	],
 	vessels: [{ kind: 'frying pan', from: 'fry', to: 'fry' }],
-	plate: { step: 'fry', perPlate: 4, free: 15, rate: 6, most: 90, keep: 'they cannot wait' }
+	plate: { step: 'fry', perPlate: 4, ...held('soft egg') }
 };
 
 export const turnedEgg: Technique = {
 	id: 'egg-turned',
 	name: 'Fried egg, turned and firm',
 	kind: 'egg',
-	parameters: [{ id: 'egg', name: 'Egg in its shell', unit: 'g', least: 45, most: 80, usual: 58 }],
+	parameters: [egg],
 	steps: [
 		{
 			id: 'fry',
 			say: 'Fry the one that is turned',
 			kind: 'cook',
-			time: { shortest: 210, usual: 270, longest: 330, scale: [{ by: 'egg', at: 58, exponent: 0.667 }] },
+			time: {
+				model: { kind: 'egg', way: 'fried turned', kilograms: kilograms('egg') },
+				shortest: 210,
+				usual: 270,
+				longest: 330,
+				scale: [{ by: 'egg', at: 58, exponent: 0.667 }]
+			},
 			need: { kind: 'burner' },
 			heat: 'medium',
 			hands: touches([

@@ -1,21 +1,26 @@
-// Seared and roasted proteins. Durations are starting estimates until the record corrects them.
+// Seared and roasted proteins. Durations are computed, or starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { none, touches, whole } from './hands';
+import { degrees, each, held, metres, none, start, thickness, touches, whole } from './forms';
 
 const rawDuck = 'Raw duck: its own board, wash hands after.';
-const pinkDuck = 'Pink duck is not for pregnant, very young, old or ill guests; local rules decide.';
 
 export const duckBreast: Technique = {
 	id: 'duck-breast',
 	name: 'Duck breast, seared then roasted',
 	kind: 'protein',
-	parameters: [{ id: 'thickness', name: 'Thickness', unit: 'mm', least: 15, most: 55, usual: 30 }],
+	parameters: [thickness, start],
 	steps: [
 		{
 			id: 'score',
 			say: 'Score and salt the duck',
 			kind: 'prep',
-			time: { shortest: 210, usual: 300, longest: 480, scale: [{ by: 'covers', at: 6, exponent: 0.8 }] },
+			time: {
+				model: { kind: 'pieces', task: 'score a breast', pieces: each(1) },
+				shortest: 210,
+				usual: 300,
+				longest: 480,
+				scale: [{ by: 'covers', at: 6, exponent: 0.8 }]
+			},
 			need: { kind: 'board' },
 			hands: whole,
 			after: [],
@@ -25,7 +30,19 @@ export const duckBreast: Technique = {
 			id: 'temper',
 			say: 'Let the duck lose its chill',
 			kind: 'temper',
-			time: { shortest: 900, usual: 1500, longest: 2400, scale: [{ by: 'thickness', at: 30, exponent: 1 }] },
+			time: {
+				model: {
+					kind: 'temper',
+					food: 'duck breast',
+					thickness: metres('thickness'),
+					start: degrees('start'),
+					core: 8
+				},
+				shortest: 900,
+				usual: 1500,
+				longest: 2400,
+				scale: [{ by: 'thickness', at: 30, exponent: 1 }]
+			},
 			hands: none,
 			after: [{ step: 'score', least: 0, most: 600 }],
 			cautions: ['Not longer than an hour out of the cold.']
@@ -51,6 +68,15 @@ export const duckBreast: Technique = {
 			say: 'Roast the duck',
 			kind: 'cook',
 			time: {
+				model: {
+					kind: 'roast',
+					food: 'duck breast',
+					thickness: metres('thickness'),
+					start: degrees('start', 3),
+					peak: 57,
+					seared: { seconds: 720, skin: 0.004 },
+					advised: 74
+				},
 				shortest: 390,
 				usual: 480,
 				longest: 630,
@@ -60,17 +86,29 @@ export const duckBreast: Technique = {
 			need: { kind: 'oven', racks: 1, settings: [200, 180, 190, 210] },
 			hands: touches([
 				[0, 30, 'Duck onto the tray, into the oven'],
-				[1, 45, 'Probe the thickest breast: out at 54 °C']
+				[1, 45, 'Probe the thickest breast: out at {pull}']
 			]),
 			after: [{ step: 'sear', least: 0, most: 120 }],
-			sign: '54 °C in the thickest part; springs back like the ball of your thumb.',
-			cautions: [pinkDuck]
+			sign: '{pull} in the thickest part; springs back like the ball of your thumb.'
 		},
 		{
 			id: 'rest',
 			say: 'Rest the duck',
 			kind: 'rest',
-			time: { shortest: 360, usual: 480, longest: 720, scale: [{ by: 'thickness', at: 30, exponent: 1 }] },
+			time: {
+				model: {
+					kind: 'rest',
+					food: 'duck breast',
+					thickness: metres('thickness'),
+					start: degrees('start', 3),
+					peak: 57,
+					seared: { seconds: 720, skin: 0.004 }
+				},
+				shortest: 360,
+				usual: 480,
+				longest: 720,
+				scale: [{ by: 'thickness', at: 30, exponent: 1 }]
+			},
 			hands: none,
 			after: [{ step: 'roast', least: 0, most: 0 }]
 		},
@@ -78,7 +116,13 @@ export const duckBreast: Technique = {
 			id: 'carve',
 			say: 'Carve the duck',
 			kind: 'finish',
-			time: { shortest: 90, usual: 120, longest: 180, scale: [{ by: 'covers', at: 6, exponent: 1 }] },
+			time: {
+				model: { kind: 'pieces', task: 'carve a portion', pieces: each(1) },
+				shortest: 90,
+				usual: 120,
+				longest: 180,
+				scale: [{ by: 'covers', at: 6, exponent: 1 }]
+			},
 			need: { kind: 'board' },
 			hands: whole,
 			after: [{ step: 'rest', least: 0, most: 480 }]
@@ -88,14 +132,14 @@ export const duckBreast: Technique = {
 		{ kind: 'frying pan', from: 'sear', to: 'sear' },
 		{ kind: 'tray', from: 'roast', to: 'roast' }
 	],
-	plate: { step: 'carve', perPlate: 5, free: 30, rate: 4, most: 480, keep: 'on the warm board, loosely covered' }
+	plate: { step: 'carve', perPlate: 5, ...held('seared meat') }
 };
 
 export const duckFurther: Technique = {
 	id: 'duck-further',
 	name: 'Duck breast, left in longer',
 	kind: 'protein',
-	parameters: [{ id: 'thickness', name: 'Thickness', unit: 'mm', least: 15, most: 55, usual: 30 }],
+	parameters: [thickness],
 	steps: [
 		{
 			id: 'roast-on',
@@ -132,5 +176,5 @@ export const duckFurther: Technique = {
 		}
 	],
 	vessels: [{ kind: 'tray', from: 'roast-on', to: 'roast-on' }],
-	plate: { step: 'carve', perPlate: 5, free: 30, rate: 4, most: 480, keep: 'on the warm board, loosely covered' }
+	plate: { step: 'carve', perPlate: 5, ...held('seared meat') }
 };

@@ -1,6 +1,6 @@
 // Sauces and garnishes. Durations are starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { none, touches, whole } from './hands';
+import { each, held, none, touches, whole } from './forms';
 
 export const plumPanSauce: Technique = {
 	id: 'plum-pan-sauce',
@@ -21,7 +21,12 @@ export const plumPanSauce: Technique = {
 			id: 'reduce',
 			say: 'Make the sauce in the pan',
 			kind: 'cook',
-			time: { shortest: 540, usual: 660, longest: 840 },
+			time: {
+				model: { kind: 'reduce', from: each(0.075), to: each(0.04), level: 0.6, besides: 300 },
+				shortest: 540,
+				usual: 660,
+				longest: 840
+			},
 			need: { kind: 'burner' },
 			heat: 'medium, then a brisk simmer',
 			hands: touches(
@@ -37,7 +42,7 @@ export const plumPanSauce: Technique = {
 		}
 	],
 	vessels: [{ kind: 'frying pan', from: 'reduce', to: 'reduce' }],
-	plate: { step: 'reduce', perPlate: 3, free: 240, rate: 2, most: 900, keep: 'in the pan, lid on, off the heat' }
+	plate: { step: 'reduce', perPlate: 3, ...held('pan sauce'), keep: 'in the pan, lid on, off the heat' }
 };
 
 export const shallotCrumbs: Technique = {
@@ -50,7 +55,12 @@ export const shallotCrumbs: Technique = {
 			id: 'chop',
 			say: 'Chop the shallots fine',
 			kind: 'prep',
-			time: { shortest: 180, usual: 240, longest: 360 },
+			time: {
+				model: { kind: 'pieces', task: 'mince shallot', pieces: each(0.67) },
+				shortest: 180,
+				usual: 240,
+				longest: 360
+			},
 			need: { kind: 'board' },
 			hands: whole,
 			after: []
@@ -82,7 +92,12 @@ export const friedSage: Technique = {
 			id: 'pick',
 			say: 'Pick and dry the sage',
 			kind: 'prep',
-			time: { shortest: 60, usual: 90, longest: 150 },
+			time: {
+				model: { kind: 'knife', task: 'pick herbs', kilograms: each(0.001) },
+				shortest: 60,
+				usual: 90,
+				longest: 150
+			},
 			need: { kind: 'board' },
 			hands: whole,
 			after: []
@@ -101,7 +116,7 @@ export const friedSage: Technique = {
 		}
 	],
 	vessels: [{ kind: 'saucepan', from: 'fry', to: 'fry' }],
-	plate: { step: 'fry', perPlate: 1, free: 900, rate: 1, most: 2700, keep: 'on paper, salted' }
+	plate: { step: 'fry', perPlate: 1, ...held('fried herbs'), keep: 'on paper, salted' }
 };
 
 export const herbYogurt: Technique = {

@@ -1,6 +1,6 @@
 // Vegetables, roots and what goes with them. Durations are starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { none, touches, whole } from './hands';
+import { each, held, metres, none, touches, whole } from './forms';
 
 export const rootGratin: Technique = {
 	id: 'root-gratin',
@@ -12,7 +12,13 @@ export const rootGratin: Technique = {
 			id: 'slice',
 			say: 'Peel and slice the roots',
 			kind: 'prep',
-			time: { shortest: 720, usual: 960, longest: 1500, scale: [{ by: 'covers', at: 6, exponent: 0.8 }] },
+			time: {
+				model: { kind: 'knife', task: 'slice roots', kilograms: each(0.2) },
+				shortest: 720,
+				usual: 960,
+				longest: 1500,
+				scale: [{ by: 'covers', at: 6, exponent: 0.8 }]
+			},
 			need: { kind: 'board' },
 			hands: whole,
 			after: [],
@@ -33,6 +39,7 @@ export const rootGratin: Technique = {
 			say: 'Bake the gratin',
 			kind: 'cook',
 			time: {
+				model: { kind: 'bake', food: 'gratin', depth: metres('depth'), start: 18, core: 85, dose: 4.4 },
 				shortest: 3000,
 				usual: 3540,
 				longest: 4320,
@@ -58,7 +65,7 @@ export const rootGratin: Technique = {
 		}
 	],
 	vessels: [{ kind: 'dish', from: 'layer', to: 'rest' }],
-	plate: { step: 'rest', perPlate: 6, free: 480, rate: 1, most: 1500, keep: 'in its dish, covered' }
+	plate: { step: 'rest', perPlate: 6, ...held('mash, braise, gratin'), keep: 'in its dish, covered' }
 };
 
 export const braisedCabbage: Technique = {
@@ -71,7 +78,13 @@ export const braisedCabbage: Technique = {
 			id: 'shred',
 			say: 'Shred the cabbage, cut the apple',
 			kind: 'prep',
-			time: { shortest: 480, usual: 660, longest: 960, scale: [{ by: 'covers', at: 6, exponent: 0.8 }] },
+			time: {
+				model: { kind: 'knife', task: 'shred cabbage', kilograms: each(0.22) },
+				shortest: 480,
+				usual: 660,
+				longest: 960,
+				scale: [{ by: 'covers', at: 6, exponent: 0.8 }]
+			},
 			need: { kind: 'board' },
 			hands: whole,
 			after: []
@@ -95,7 +108,7 @@ export const braisedCabbage: Technique = {
 		}
 	],
 	vessels: [{ kind: 'pot', from: 'braise', to: 'braise' }],
-	plate: { step: 'braise', perPlate: 5, free: 1500, rate: 1, most: 3600, keep: 'in its pot, lid on' }
+	plate: { step: 'braise', perPlate: 5, ...held('mash, braise, gratin'), keep: 'in its pot, lid on' }
 };
 
 export const greenBeans: Technique = {
@@ -108,7 +121,13 @@ export const greenBeans: Technique = {
 			id: 'top',
 			say: 'Top the beans',
 			kind: 'prep',
-			time: { shortest: 300, usual: 420, longest: 600, scale: [{ by: 'covers', at: 6, exponent: 0.9 }] },
+			time: {
+				model: { kind: 'knife', task: 'trim beans', kilograms: each(0.08) },
+				shortest: 300,
+				usual: 420,
+				longest: 600,
+				scale: [{ by: 'covers', at: 6, exponent: 0.9 }]
+			},
 			need: { kind: 'board' },
 			hands: whole,
 			after: []
@@ -117,7 +136,13 @@ export const greenBeans: Technique = {
 			id: 'water',
 			say: 'Start the water for the beans',
 			kind: 'preheat',
-			time: { shortest: 480, usual: 600, longest: 780, power: 1800 },
+			time: {
+				model: { kind: 'boil', litres: each(0.5), start: 12 },
+				shortest: 480,
+				usual: 600,
+				longest: 780,
+				power: 1800
+			},
 			need: { kind: 'burner' },
 			heat: 'full, lid on',
 			hands: touches([[0, 45, 'Fill the pot, salt, lid on, full heat']]),
@@ -128,7 +153,12 @@ export const greenBeans: Technique = {
 			id: 'blanch',
 			say: 'Blanch the beans',
 			kind: 'cook',
-			time: { shortest: 210, usual: 270, longest: 360 },
+			time: {
+				model: { kind: 'soften', vegetable: 'green beans', how: 'crisp', cut: 'stick', size: 0.009, start: 18 },
+				shortest: 210,
+				usual: 270,
+				longest: 360
+			},
 			need: { kind: 'burner' },
 			heat: 'full, lid off',
 			hands: touches([
@@ -171,7 +201,7 @@ export const greenBeans: Technique = {
 		{ kind: 'pot', from: 'water', to: 'blanch' },
 		{ kind: 'frying pan', from: 'toss', to: 'toss' }
 	],
-	plate: { step: 'toss', perPlate: 4, free: 60, rate: 3, most: 420, keep: 'in the pan, off the heat' }
+	plate: { step: 'toss', perPlate: 4, ...held('greens'), keep: 'in the pan, off the heat' }
 };
 
 export const roastTomatoes: Technique = {
@@ -205,7 +235,7 @@ export const roastTomatoes: Technique = {
 		}
 	],
 	vessels: [{ kind: 'tray', from: 'roast', to: 'roast' }],
-	plate: { step: 'roast', perPlate: 5, free: 300, rate: 1, most: 1200, keep: 'on the tray, on top of the oven' }
+	plate: { step: 'roast', perPlate: 5, ...held('roast vegetables'), keep: 'on the tray, on top of the oven' }
 };
 
 export const cornFritters: Technique = {
@@ -244,5 +274,5 @@ export const cornFritters: Technique = {
 		}))
 	],
 	vessels: [{ kind: 'frying pan', from: 'fry-first', to: 'fry-third' }],
-	plate: { step: 'fry-third', perPlate: 6, free: 90, rate: 3, most: 480, keep: 'on a rack, never stacked' }
+	plate: { step: 'fry-third', perPlate: 6, ...held('fried crust'), keep: 'on a rack, never stacked' }
 };

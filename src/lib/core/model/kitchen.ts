@@ -47,6 +47,8 @@ export const kitchenSchema = z.object({
 	version: z.literal(1),
 	id: idSchema,
 	name: nameSchema,
+	/** Metres above the sea: water boils the cooler the higher. */
+	altitude: z.number().min(-400).max(5000).default(0),
 	cooks: z.array(z.object(base)).min(1, 'needs at least one cook').max(12, 'can have at most 12 cooks'),
 	stations: z.array(stationSchema).max(60),
 	vessels: z.array(

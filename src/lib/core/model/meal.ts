@@ -14,7 +14,7 @@ const partSchema = z.object({
 	/** People it is for, where not all of them. */
 	covers: z.int().min(1).max(60).optional(),
 	/** Values of the technique's parameters; absent ones are usual. */
-	settings: z.record(idSchema, z.number().positive()),
+	settings: z.record(idSchema, z.number()),
 	/** Its food tone, one of eight. */
 	tone: z.int().min(0).max(7)
 });

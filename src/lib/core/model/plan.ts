@@ -30,6 +30,8 @@ const plannedStepSchema = z.object({
 	hands: z.array(handSchema),
 	sign: z.string().optional(),
 	cautions: z.array(z.string()),
+	/** Why it takes so long, where that was computed: what was put in, the model and its source, how far it may be off. */
+	reason: z.object({ from: z.string(), model: z.string(), off: z.string() }).optional(),
 	/** What keeps it from starting later. */
 	heldBy: z.string(),
 	/** Steps (ids) that must be done before. */

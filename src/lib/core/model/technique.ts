@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { duplicateIds, issuesOf, type Issue, type Path, type Read } from '../issues';
 import { idSchema, nameSchema, vesselKinds } from './kitchen';
+import { timeModelSchema } from './time-model';
 
 const seconds = z
 	.int()
@@ -40,6 +41,8 @@ const timeSchema = z.object({
 	scale: z.array(scaleSchema).optional(),
 	/** Rated power in watts at which the durations hold: heating goes the faster the stronger the burner. */
 	power: z.number().positive().optional(),
+	/** Computed by the kitchen science; the durations above hold where it cannot be. */
+	model: timeModelSchema.optional(),
 	/** Core temperatures between which the oven step works, °C: they give its time at another set point. */
 	core: z.object({ start: celsius, target: celsius }).optional()
 });
@@ -115,10 +118,10 @@ export const techniqueSchema = z.object({
 		z.object({
 			id: idSchema,
 			name: nameSchema,
-			unit: z.enum(['mm', 'g', 'pieces']),
-			least: z.number().positive(),
-			most: z.number().positive(),
-			usual: z.number().positive()
+			unit: z.enum(['mm', 'g', 'pieces', '°C']),
+			least: z.number(),
+			most: z.number(),
+			usual: z.number()
 		})
 	),
 	steps: z.array(stepSchema).min(1).max(40),
@@ -152,6 +155,14 @@ export function readTechnique(data: unknown, path: Path = []): Read<Technique> {
 		if (!steps.has(id)) issues.push({ code: 'unknown-id', path: [...path, ...at], id, among: 'steps' });
 	};
 	const scales = new Set(['covers', ...technique.parameters.map((p) => p.id)]);
+	technique.steps.forEach((s, i) => {
+		const values: readonly unknown[] = Object.values(s.time.model ?? {});
+		for (const value of values) {
+			const by = z.object({ by: z.string() }).safeParse(value).data?.by ?? 'covers';
+			const at = [...path, 'steps', i, 'time', 'model'];
+			if (!scales.has(by)) issues.push({ code: 'unknown-id', path: at, id: by, among: 'parameters' });
+		}
+	});
 	technique.steps.forEach((s, i) => {
 		const { shortest, usual, longest } = s.time;
 		if (shortest > usual || usual > longest) {

@@ -47,6 +47,13 @@
 				<dd>
 					<strong>{formatDuration(step.to - step.from)}</strong>
 					<span class="soft">between {formatDuration(step.shortest)} and {formatDuration(step.longest)}</span>
+					{#if step.reason}
+						<details>
+							<summary>why so long</summary>
+							<p>{step.reason.from}.</p>
+							<p class="soft">{step.reason.model}. {step.reason.off}.</p>
+						</details>
+					{/if}
 				</dd>
 			</div>
 			<div>
@@ -134,6 +141,12 @@
 	}
 	dd {
 		font-size: var(--text-s);
+	}
+	summary {
+		color: var(--ink-soft);
+		font-size: var(--text-s);
+		text-decoration: underline;
+		cursor: pointer;
 	}
 	.caution {
 		margin-top: var(--space-2);

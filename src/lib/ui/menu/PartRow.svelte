@@ -93,7 +93,13 @@
 						<td>{step.say}</td>
 						<td>{formatDuration(step.to - step.from)}</td>
 						<td>{formatDuration(step.shortest)}–{formatDuration(step.longest)}</td>
-						<td>{scaled(step.id.slice(part.id.length + 1)) || 'estimate of this technique'}</td>
+						<td>
+							{#if step.reason}
+								{step.reason.from}. <span class="soft">{step.reason.model}. {step.reason.off}.</span>
+							{:else}
+								{scaled(step.id.slice(part.id.length + 1)) || 'a starting estimate, until your records correct it'}
+							{/if}
+						</td>
 					</tr>
 				{/each}
 			</tbody>

@@ -3,6 +3,7 @@ import { readProblem, type Schedule } from '$lib/core/plan/problem';
 import { PoolError, solveInPool } from '$lib/server/pool';
 import { busyAnswer, issuesAnswer, problemDetails } from '$lib/server/problem-details';
 import { readBody } from '$lib/server/read-body';
+import { setImmediate } from 'node:timers/promises';
 import type { RequestHandler } from './$types';
 
 export const prerender = false;
@@ -20,16 +21,23 @@ export const POST: RequestHandler = async ({ request, url }) => {
 	if (!read.ok) return issuesAnswer(read.issues);
 	const { seed, budget, time } = limits;
 	const job = { problem: read.value, seed, budget, time };
-	if (request.headers.get('accept')?.includes(ndjson)) {
-		return new Response(stream(job, request.signal), { headers: { 'content-type': ndjson } });
-	}
-	try {
-		return Response.json(await solveInPool(job, request.signal));
-	} catch (error) {
-		if (error instanceof PoolError) return busyAnswer(error.code);
-		throw error;
-	}
+	const unread = new AbortController();
+	const signal = AbortSignal.any([request.signal, unread.signal]);
+	const hasLines = request.headers.get('accept')?.includes(ndjson) ?? false;
+	const tell: { line?: (schedule: Schedule) => void } = {};
+	const answer = solveInPool(job, signal, hasLines ? (schedule) => tell.line?.(schedule) : undefined);
+	// A search that is refused is refused at once.
+	const refused = await Promise.race([answer.then(() => undefined, refusal), setImmediate(undefined)]);
+	if (refused) return refused;
+	return new Response(stream(answer, tell, unread), {
+		headers: { 'content-type': hasLines ? ndjson : 'application/json' }
+	});
 };
+
+function refusal(error: unknown): Response {
+	if (error instanceof PoolError) return busyAnswer(error.code);
+	throw error;
+}
 
 function readLimits({ searchParams }: URL) {
 	const number = (key: string, usual: number) => Number(searchParams.get(key) ?? usual);
@@ -43,27 +51,31 @@ function readLimits({ searchParams }: URL) {
 	return { time: wanted * 1000, seed, budget };
 }
 
-/** One schedule a line: each better one, and last the final one. The search ends when nobody reads on. */
-function stream(job: Parameters<typeof solveInPool>[0], signal: AbortSignal): ReadableStream<Uint8Array> {
-	const unread = new AbortController();
-	const line = (schedule: unknown) => new TextEncoder().encode(`${JSON.stringify(schedule)}\n`);
+/**
+ * The answer as it comes: each better one on a line, where lines are wanted, and last the final one. A body that streams is
+ * told when its reader has gone; then the search ends.
+ */
+function stream(
+	answer: Promise<Schedule>,
+	tell: { line?: (schedule: Schedule) => void },
+	unread: AbortController
+): ReadableStream<Uint8Array> {
+	const bytes = (value: unknown) => new TextEncoder().encode(`${JSON.stringify(value)}\n`);
 	return new ReadableStream({
 		async start(controller) {
-			const tell = (schedule: Schedule) => {
-				if (!unread.signal.aborted) controller.enqueue(line(schedule));
+			const { signal } = unread;
+			tell.line = (schedule) => {
+				if (!signal.aborted) controller.enqueue(bytes(schedule));
 			};
 			try {
-				tell(await solveInPool(job, AbortSignal.any([signal, unread.signal]), tell));
-				controller.close();
+				const last = await answer;
+				if (!signal.aborted) controller.enqueue(bytes(last));
 			} catch (error) {
-				if (unread.signal.aborted) return;
-				if (!(error instanceof PoolError)) {
-					controller.error(error);
-					return;
-				}
-				controller.enqueue(line(await busyAnswer(error.code).json()));
-				controller.close();
+				if (signal.aborted) return;
+				if (!(error instanceof PoolError)) throw error;
+				controller.enqueue(bytes(await busyAnswer(error.code).json()));
 			}
+			if (!signal.aborted) controller.close();
 		},
 		cancel() {
 			unread.abort();

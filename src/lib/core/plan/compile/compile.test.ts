@@ -90,7 +90,7 @@ test('a later service moves the due time and nothing else', () => {
 test('capacities follow the kitchen', () => {
 	const kitchen = withCooks(supper.kitchen, 3);
 	const of = (id: string) => compileDemo({ ...supper, kitchen }).problem.resources.find((r) => r.id === id)?.capacity;
-	expect([of('hands'), of('burner:1800'), of('racks:oven'), of('vessel:tray')]).toEqual([3, 2, 3, 2]);
+	expect([of('hands'), of('burner:1800 induction'), of('racks:oven'), of('vessel:tray')]).toEqual([3, 2, 3, 2]);
 });
 
 describe('what a kitchen lacks is said', () => {

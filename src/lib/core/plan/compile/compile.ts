@@ -3,16 +3,21 @@ import type { Issue, Read } from '../../issues';
 import type { Kitchen, VesselKind } from '../../model/kitchen';
 import type { Meal, Part } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
+import { belowAdvised } from '../../safety/rules';
+import { printTemperature } from '../../units/print';
 import { hour } from '../../units/time';
 import type { Problem } from '../problem';
 import { durationOf, type Spread } from './duration';
 import { handUses, type HandUse } from './hands';
+import { looksAt } from './timing';
 import { placesFor, resourcesOf, wordNeed, type Place } from './places';
 
 /** Every time of the problem is a multiple of this, seconds. */
 export const grid = 15;
 /** Price of a second of lateness, and of a second of the evening's length. */
 const weights = { slip: 1000, span: 1 };
+/** °C, where no oven says how warm the room is. */
+const usualRoom = 20;
 /** How far beyond the last service a plan may slip. */
 const patience = 2 * hour;
 
@@ -79,12 +84,17 @@ export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMa
 		const technique = techniques.get(part.technique);
 		if (!technique) return;
 		for (const step of technique.steps) {
-			const ways = waysOf(step, technique, part, meal, kitchen);
-			if (ways.length === 0 && step.need) {
+			const all = waysOf(step, technique, part, meal, kitchen);
+			const ways = all.filter((way) => Number.isFinite(way.spread.usual));
+			const [never] = all;
+			if (never && ways.length === 0) {
+				const why = never.spread.computed?.reason.from ?? 'it takes for ever';
+				issues.push({ code: 'never-done', path: ['parts', i], part: part.name, step: step.say, why });
+			} else if (ways.length === 0 && step.need) {
 				const need = wordNeed(step.need);
 				issues.push({ code: 'missing-station', path: ['parts', i], part: part.name, step: step.say, need });
 			}
-			steps.set(taskId(part.id, step.id), { part, technique, step, ways });
+			steps.set(taskId(part.id, step.id), { part, technique, step: worded(step, ways[0]), ways });
 			for (const { step: before, least, most } of step.after) {
 				lags.push(lag(taskId(part.id, before), taskId(part.id, step.id), least, most));
 			}
@@ -145,11 +155,47 @@ function lag(from: string, to: string, least: number, most: number | undefined):
 }
 
 function waysOf(step: Step, technique: Technique, part: Part, meal: Meal, kitchen: Kitchen): readonly Way[] {
+	const known = new Map<string, Spread>();
+	const spreadAt = (place: Place | undefined): Spread => {
+		const looks = step.time.model ? looksAt[step.time.model.kind] : undefined;
+		const key =
+			looks === 'burner'
+				? `${place?.power ?? ''} ${place?.fuel ?? ''}`
+				: looks === 'oven'
+					? `${place?.setting ?? ''} ${place?.hasFan ?? ''}`
+					: (looks ?? place?.resource ?? '') + (looks ? '' : ` ${place?.setting ?? ''}`);
+		const at = { ...place, altitude: kitchen.altitude, room: roomOf(kitchen) };
+		const spread = known.get(key) ?? durationOf(step, technique, part, meal, at);
+		known.set(key, spread);
+		return spread;
+	};
 	const way = (place: Place | undefined): Way => {
-		const spread = durationOf(step, technique, part, meal, place ?? {});
-		return { place, spread, hands: handUses(step, roundNear(spread.usual), grid) };
+		const spread = spreadAt(place);
+		const length = Number.isFinite(spread.usual) ? roundNear(spread.usual) : grid;
+		return { place, spread, hands: handUses(worded(step, { place, spread, hands: [] }), length, grid) };
 	};
 	return step.need ? placesFor(step.need, kitchen).map(way) : [way(undefined)];
+}
+
+/** A kitchen is as warm as its cold oven. */
+function roomOf(kitchen: Kitchen): number {
+	for (const station of kitchen.stations) if (station.kind === 'oven') return station.room;
+	return usualRoom;
+}
+
+/** A step with its computed figures in its words, and the caution that they call for. */
+function worded(step: Step, way: Way | undefined): Step {
+	const { pull, isBelowAdvised = false } = way?.spread.computed ?? {};
+	if (pull === undefined && !isBelowAdvised) return step;
+	const fill = (text: string) =>
+		pull === undefined ? text : text.replace('{pull}', printTemperature(pull, 'metric', 'core'));
+	const { hands, sign, cautions = [] } = step;
+	return {
+		...step,
+		hands: hands.kind === 'touches' ? { ...hands, at: hands.at.map((t) => ({ ...t, say: fill(t.say) })) } : hands,
+		...(sign === undefined ? {} : { sign: fill(sign) }),
+		cautions: isBelowAdvised ? [...cautions, belowAdvised] : cautions
+	};
 }
 
 /** A way of doing a step as a mode of its task, as long as it usually takes, or just as long. */

@@ -1,4 +1,5 @@
 // Stations as resources and states: one row per kind of equipment.
+import type { Fuel } from '../../heat/burner';
 import type { Kitchen, Station, StationKind } from '../../model/kitchen';
 import type { Step } from '../../model/technique';
 import type { Problem } from '../problem';
@@ -15,7 +16,9 @@ export interface Place {
 	/** One of the stations behind the resource; those of equal burners are told apart afterwards. */
 	readonly station: string;
 	readonly power?: number;
+	readonly fuel?: Fuel;
 	readonly setting?: number;
+	readonly hasFan?: boolean;
 }
 
 interface Row<K extends StationKind> {
@@ -36,9 +39,9 @@ const simple = (word: string) => ({
 
 const equipment: { readonly [K in StationKind]: Row<K> } = {
 	burner: {
-		resource: (s) => `burner:${s.power}`,
+		resource: (s) => `burner:${s.power} ${s.fuel}`,
 		capacity: () => 1,
-		places: (s, { leastPower = 0 }) => (s.power >= leastPower ? [{ amount: 1, power: s.power }] : []),
+		places: (s, { leastPower = 0 }) => (s.power >= leastPower ? [{ amount: 1, power: s.power, fuel: s.fuel }] : []),
 		word: ({ leastPower }) => (leastPower === undefined ? 'a burner' : `a burner of at least ${leastPower} W`)
 	},
 	oven: {
@@ -49,7 +52,7 @@ const equipment: { readonly [K in StationKind]: Row<K> } = {
 				? []
 				: need.settings
 						.filter((setting) => setting >= s.lowest && setting <= s.highest)
-						.map((setting) => ({ amount: need.racks, setting })),
+						.map((setting) => ({ amount: need.racks, setting, hasFan: s.fan })),
 		word: ({ settings, racks }) =>
 			`an oven of at least ${racks} ${racks === 1 ? 'rack' : 'racks'} that can be set to ${settings.join(' or ')} °C`
 	},

@@ -69,6 +69,7 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 			...(step.heat ? { heat: step.heat } : {}),
 			...(vessel ? { vessel } : {}),
 			hands: (handsOf.get(h.id) ?? []).map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) })),
+			...(way.spread.computed ? { reason: way.spread.computed.reason } : {}),
 			...(step.sign ? { sign: step.sign } : {}),
 			cautions: [...(step.cautions ?? [])],
 			heldBy: reasons.get(h.id) ?? '',
