@@ -1,10 +1,12 @@
 // The direction of dependencies: routes → state → {workers, data} → core, routes → ui → core.
-const pure = '^node_modules/(zod|pure-rand)/'; // every package core may use
+const pure = '^node_modules/(zod|pure-rand|convert)/'; // every package core may use
 const layers = {
 	// folder under src/lib: what it may import from src/lib
 	'core/': 'core/',
 	'core/units/': 'core/units/',
 	'core/heat/': 'core/(heat|units)/',
+	'core/safety/': 'core/(safety|heat|units)/',
+	'core/learn/': 'core/learn/',
 	'core/model/': 'core/((model|units)/|issues[.]ts)',
 	'core/plan/solve/': 'core/(plan/solve/|plan/problem[.]ts|units/)',
 	'core/plan/check.ts': 'core/plan/problem[.]ts',
@@ -31,7 +33,7 @@ module.exports = {
 			name: 'no blind spots',
 			severity: 'error',
 			from: {},
-			to: { couldNotResolve: true, pathNot: '^[$](app|env|service-worker)|^[.]/[$]types$' }
+			to: { couldNotResolve: true, pathNot: '^[$](app|env|service-worker)|^[.]/[$]types$|[?]thread$' }
 		}
 	],
 	options: {

@@ -5,7 +5,7 @@ import { wordIssue } from '../core/issues';
 import { demoKitchens, demoMeals } from '../core/library/demo';
 import { library } from '../core/library/library';
 import type { Kitchen } from '../core/model/kitchen';
-import type { Meal } from '../core/model/meal';
+import { withOwn, type Meal } from '../core/model/meal';
 import type { Plan } from '../core/model/plan';
 import type { WhatIf } from '../core/plan/what-if/what-if';
 import { DataError, type KeptRecord } from '../data/database';
@@ -35,7 +35,6 @@ export class App {
 	readonly planning: Planning;
 	readonly notices = new Notices();
 	readonly history: History<Table>;
-	readonly techniques = library;
 	/** Records that could not be read, kept aside. */
 	kept: readonly KeptRecord[] = $state.raw([]);
 	/** Another tab saved what this one changed too. */
@@ -45,6 +44,8 @@ export class App {
 
 	readonly meals = $derived.by(() => this.history.now.meals);
 	readonly meal: Meal = $derived.by(() => found(this.history.now.meals, this.history.now.open));
+	/** What this meal can be made of: the library, and techniques of its own. */
+	readonly techniques = $derived.by(() => withOwn(library, this.meal));
 	readonly kitchen: Kitchen = $derived.by(() => found(this.history.now.kitchens, this.meal.kitchen));
 
 	private store: Store | undefined;
@@ -138,7 +139,7 @@ export class App {
 
 	/** Take in a file; what is wrong with it is said, and nothing changes. */
 	importFile(name: string, text: string): void {
-		const read = readFile(text, this.techniques);
+		const read = readFile(text, library);
 		if (!read.ok) {
 			const [first, ...more] = read.issues.map(wordIssue);
 			const rest =

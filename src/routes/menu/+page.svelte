@@ -19,7 +19,8 @@
 	import TimeField from '$lib/ui/TimeField.svelte';
 
 	const app = getApp();
-	const { planning, techniques } = app;
+	const { planning } = app;
+	const techniques = $derived(app.techniques);
 	const meal = $derived(app.meal);
 	const alike = (kind: string) => [...techniques.values()].filter((t) => t.kind === kind);
 </script>

@@ -127,4 +127,3 @@ export const eggWays = {
 	custard: { medium: 82, shortest: 1500, usual: 1800, longest: 2400 },
 	'fried coated': { medium: 175, shortest: 90, usual: 120, longest: 160 }
 } as const;
-export type EggWay = keyof typeof eggWays;

@@ -41,7 +41,5 @@ export const films = {
 	'hot cupboard': row(9, 6, 12, 'est.')
 } as const satisfies Readonly<Record<string, FilmRow>>;
 
-export type Surroundings = keyof typeof films;
-
 /** A wet face on a pan: the contact boils water, so the food meets this, whatever the pan shows (est., 105–112 and 350–550). */
 export const wetContact = { h: 450, tinf: 108 } as const;

@@ -62,7 +62,7 @@ export function portion(
 }
 
 /** Time constants of food kept in a vessel, s (est.). */
-export const keepers = {
+const keepers = {
 	'one portion': 45 * 60,
 	'a dish of 1 kg': 120 * 60,
 	'a lidded pot': 130 * 60,
@@ -125,7 +125,7 @@ export function quality({ free, halfLife, most }: Hold, wait: number): number {
 }
 
 /** Price of losing half of a part, in the planner's units: docs/heat.md says how the scale was made. */
-export const halfLoss = 900;
+const halfLoss = 900;
 
 /** The planner's terms: seconds free, price of each second after, longest wait; linear through the first half-life. */
 export function holdPrice({ free, halfLife, most }: Hold): {

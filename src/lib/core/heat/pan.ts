@@ -2,7 +2,7 @@
 import { equilibrium, lumpedTime, withSink, type Lumped } from './lumped';
 
 /** Specific heats of what pans are made of, J/(kg K) (Incropera & DeWitt 2007). */
-export const metals = {
+const metals = {
 	'cast iron': 460,
 	'carbon steel': 490,
 	stainless: 500,
@@ -11,7 +11,7 @@ export const metals = {
 	clad: 650,
 	ceramic: 850
 } as const;
-export type Metal = keyof typeof metals;
+type Metal = keyof typeof metals;
 
 /** Loss of a hot empty pan, W/(m² K) over its upper face, with the rim 30 % more. */
 const openLoss = 20 * 1.3;
@@ -29,7 +29,7 @@ export interface Pan {
 	readonly ambient: number;
 }
 
-export function panBody({ mass, metal, diameter, power, ambient }: Pan): Lumped {
+function panBody({ mass, metal, diameter, power, ambient }: Pan): Lumped {
 	return { capacity: mass * metals[metal], power, loss: (openLoss * Math.PI * diameter * diameter) / 4, ambient };
 }
 

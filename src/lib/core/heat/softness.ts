@@ -48,7 +48,7 @@ export function dose(core: (seconds: number) => number, seconds: number, z = sof
 const pectin = 85;
 
 /** Seconds until a piece has a dose; `Infinity` where the surroundings stay below 85 °C. */
-export function timeToDose(solid: Solid, food: Food, film: Film, start: number, wanted: number): number {
+function timeToDose(solid: Solid, food: Food, film: Film, start: number, wanted: number): number {
 	if (film.tinf < pectin || film.h === 0) return Infinity;
 	const { k, alpha } = foodProperties(food, (start + film.tinf) / 2);
 	const piece = new Immersed({ ...solid, k, alpha }, film, start);

@@ -48,6 +48,3 @@ export function loadTrays(count: number, piece: Footprint, area: number, used: n
 export function traysNeeded(count: number, piece: Footprint, area: number, kind: keyof typeof fullest): number {
 	return Math.ceil((count * footprintArea(piece)) / (fullest[kind] * area) - 1e-9);
 }
-
-/** Share of the mass lost in browning, shortest to longest (usual kitchen figures). */
-export const shrinkage = { roots: [0.25, 0.4], squash: [0.15, 0.25], 'mushrooms, tomatoes': [0.4, 0.55] } as const;

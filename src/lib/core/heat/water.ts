@@ -3,7 +3,7 @@ import { lumpedAt, lumpedTime, type Lumped } from './lumped';
 
 /** J/(kg K), and heat of evaporation at the boil J/kg (Incropera & DeWitt 2007). */
 export const waterHeat = 4186;
-export const evaporation = 2.257e6;
+const evaporation = 2.257e6;
 /** Highest place for which the boiling point is given, metres: beyond, Antoine's constants are not for it. */
 export const highest = 8848;
 

@@ -112,6 +112,7 @@ const harvestSupper: Meal = {
 		{ id: 'crumbs', name: 'Shallot crumbs', technique: 'shallot-crumbs', course: 'plates', settings: {}, tone: 6 },
 		{ id: 'sage', name: 'Fried sage', technique: 'fried-sage', course: 'plates', settings: {}, tone: 7 }
 	],
+	own: [],
 	links: [
 		{
 			from: { part: 'duck', step: 'sear' },
@@ -163,6 +164,7 @@ const brunch: Meal = {
 		{ id: 'yogurt', name: 'Herb yogurt', technique: 'herb-yogurt', course: 'brunch', settings: {}, tone: 2 },
 		{ id: 'coffee', name: 'Coffee', technique: 'filter-coffee', course: 'brunch', settings: {}, tone: 5 }
 	],
+	own: [],
 	links: [
 		{
 			from: { part: 'egg-firm', step: 'fry' },

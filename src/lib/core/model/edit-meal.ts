@@ -47,6 +47,56 @@ export function withPart(meal: Meal, technique: Technique, course: string): Meal
 	return { ...meal, parts: [...meal.parts, part] };
 }
 
+/** A single step as a part of its own: what to do, how long, and where; its technique belongs to this meal. */
+export function withStep(
+	meal: Meal,
+	step: {
+		readonly say: string;
+		readonly seconds: number;
+		readonly spread: number;
+		readonly where?: 'burner' | 'oven' | undefined;
+		readonly setting?: number | undefined;
+	},
+	course: string
+): Meal {
+	const { say, seconds, spread, where, setting = 180 } = step;
+	let number = meal.own.length + 1;
+	while (meal.own.some((t) => t.id === `own-${number}`)) number++;
+	const usual = Math.max(1, Math.round(seconds));
+	const need: Technique['steps'][number]['need'] =
+		where === 'burner'
+			? { kind: 'burner' }
+			: where === 'oven'
+				? { kind: 'oven', racks: 1, settings: [setting] }
+				: undefined;
+	const technique: Technique = {
+		id: `own-${number}`,
+		name: say.slice(0, 80),
+		kind: 'side',
+		parameters: [],
+		steps: [
+			{
+				id: 'do',
+				say: say.slice(0, 80),
+				kind: 'cook',
+				time: { shortest: Math.floor(usual * (1 - spread)), usual, longest: Math.ceil(usual * (1 + spread)) },
+				...(need ? { need } : {}),
+				hands: {
+					kind: 'touches',
+					at: [
+						{ share: 0, seconds: 30, say: `Start: ${say}`.slice(0, 80) },
+						{ share: 1, seconds: 30, say: `Done: ${say}`.slice(0, 80) }
+					]
+				},
+				after: []
+			}
+		],
+		vessels: [],
+		plate: { step: 'do', perPlate: 5, free: 300, rate: 1, most: 3600, keep: 'covered' }
+	};
+	return withPart({ ...meal, own: [...meal.own, technique] }, technique, course);
+}
+
 /** The part one place earlier or later on the plate, within its course. */
 export function movedPart(meal: Meal, part: string, by: -1 | 1): Meal {
 	const moving = meal.parts.find((p) => p.id === part);

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { duplicateIds, issuesOf, type Issue, type Read } from '../issues';
 import { idSchema, nameSchema } from './kitchen';
-import type { Technique } from './technique';
+import { readTechnique, techniqueSchema, type Technique } from './technique';
 
 const clock = z.int().min(0, 'must be a time of day').max(86_399, 'must be a time of day');
 
@@ -37,6 +37,8 @@ export const mealSchema = z.object({
 		.max(8),
 	/** In plating order within their course. */
 	parts: z.array(partSchema).max(40),
+	/** Techniques of this meal alone, beside those of the library. */
+	own: z.array(techniqueSchema).max(40).default([]),
 	/** Waits between steps of different parts; with `sameVessel`, what the first cooks in is what the second goes on in. */
 	links: z.array(
 		z.object({
@@ -50,12 +52,27 @@ export const mealSchema = z.object({
 });
 export type Meal = z.infer<typeof mealSchema>;
 
+/** The techniques that a meal can name: the library's, and its own. */
+export function withOwn(
+	library: ReadonlyMap<string, Technique>,
+	meal: Pick<Meal, 'own'>
+): ReadonlyMap<string, Technique> {
+	return meal.own.length === 0 ? library : new Map([...library, ...meal.own.map((t) => [t.id, t] as const)]);
+}
+
 /** Unknown data as a meal consistent with itself and with the techniques at hand, or every issue found. */
-export function readMeal(data: unknown, techniques: ReadonlyMap<string, Technique>): Read<Meal> {
+export function readMeal(data: unknown, library: ReadonlyMap<string, Technique>): Read<Meal> {
 	const parsed = mealSchema.safeParse(data);
 	if (!parsed.success) return { ok: false, issues: issuesOf(parsed.error) };
 	const meal = parsed.data;
-	const issues: Issue[] = [...duplicateIds(meal.courses, ['courses']), ...duplicateIds(meal.parts, ['parts'])];
+	const own = meal.own.map((t, i) => readTechnique(t, ['own', i]));
+	const techniques = withOwn(library, meal);
+	const issues: Issue[] = [
+		...own.flatMap((read) => (read.ok ? [] : read.issues)),
+		...duplicateIds(meal.own, ['own']),
+		...duplicateIds(meal.courses, ['courses']),
+		...duplicateIds(meal.parts, ['parts'])
+	];
 	const courses = new Set(meal.courses.map((c) => c.id));
 	meal.courses.forEach((c, i) => {
 		if (c.service <= meal.earliest) {

@@ -7,7 +7,6 @@ const quantity = z.union([
 	z.number(),
 	z.object({ by: idSchema, times: z.number().default(1), plus: z.number().default(0) })
 ]);
-export type Quantity = z.infer<typeof quantity>;
 
 export const vegetables = [
 	'waxy potato',

@@ -32,7 +32,7 @@ export const rules: readonly Rule[] = [
 ];
 
 /** Where a part is neither cold nor hot, °C, and how long it may be, seconds. */
-export const clock = {
+const clock = {
 	cold: 5,
 	hot: 57,
 	tempering: 3600,
@@ -80,7 +80,3 @@ export type Keeps = keyof typeof keeps;
 /** What is said wherever a core stays below the advised heat. */
 export const belowAdvised =
 	'Below the advised heat: not for pregnant, very young, old or ill guests. Local rules and a trained person decide.';
-
-/** The advised core for a whole cut, mince, poultry (Food Code 2022), °C: below it a caution is shown. */
-export const advised = { whole: 63, mince: 68, poultry: 74, egg: 63 } as const;
-export type Advised = keyof typeof advised;

@@ -1,7 +1,7 @@
 // Conversions of what cooks measure in. Plain factors come from the package; spoons and cups of other countries are rows here.
 import { convert } from 'convert';
 
-export type Dimension = 'temperature' | 'difference' | 'mass' | 'volume' | 'length' | 'energy' | 'power';
+type Dimension = 'temperature' | 'difference' | 'mass' | 'volume' | 'length' | 'energy' | 'power';
 
 interface Unit {
 	readonly dimension: Dimension;
@@ -94,7 +94,7 @@ export function gasMark(mark: number): number | undefined {
 	return gasMarks.get(mark);
 }
 
-export const gasMarks: ReadonlyMap<number, number> = new Map([
+const gasMarks: ReadonlyMap<number, number> = new Map([
 	[0.25, 110],
 	[0.5, 130],
 	[1, 140],

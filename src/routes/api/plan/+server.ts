@@ -4,6 +4,7 @@ import { readKitchenData, readMealData } from '$lib/core/formats/juntos/juntos';
 import { issuesOf } from '$lib/core/issues';
 import { demoKitchens } from '$lib/core/library/demo';
 import { library } from '$lib/core/library/library';
+import { withOwn } from '$lib/core/model/meal';
 import { usualBudget, usualSeed, type PlanOutcome } from '$lib/core/plan/plan-meal';
 import { PoolError, planInPool } from '$lib/server/pool';
 import { busyAnswer, issuesAnswer, problemDetails } from '$lib/server/problem-details';
@@ -34,7 +35,13 @@ export const POST: RequestHandler = async ({ request }) => {
 	const kitchen = readKitchenData(parsed.data.kitchen ?? known);
 	if (!kitchen.ok) return issuesAnswer(kitchen.issues.map((i) => ({ ...i, path: ['kitchen', ...i.path] })));
 
-	const asked = { meal: meal.value, kitchen: kitchen.value, techniques: [...library.values()], seed, budget };
+	const asked = {
+		meal: meal.value,
+		kitchen: kitchen.value,
+		techniques: [...withOwn(library, meal.value).values()],
+		seed,
+		budget
+	};
 	let outcome: PlanOutcome;
 	try {
 		outcome = await planInPool({ request: asked, time: deadline }, request.signal);

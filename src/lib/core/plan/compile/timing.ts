@@ -2,7 +2,7 @@
 import { Immersed, type Body, type Film, type Solid } from '../../heat/body';
 import { efficiency, type Fuel } from '../../heat/burner';
 import { eggStyles, eggTime, eggWays } from '../../heat/egg';
-import { films } from '../../heat/films';
+import { films, wetContact } from '../../heat/films';
 import { Conduction } from '../../heat/finite-volumes';
 import { foodProperties, scatter } from '../../heat/properties';
 import { HeatThenRest } from '../../heat/rest';
@@ -28,7 +28,7 @@ export interface Circumstance {
 }
 
 /** Why a time is what it is. */
-export interface Reason {
+interface Reason {
 	/** What was put in, in words; the model and where it comes from; how far it may be off. */
 	readonly from: string;
 	readonly model: string;
@@ -102,7 +102,7 @@ function afterSear(model: ModelOf<'roast'> | ModelOf<'rest'>, value: Value): num
 	if (!model.seared) return start;
 	const thickness = value(model.thickness);
 	const { k, alpha } = foodProperties(model.food, 30);
-	const contact: Film = { h: 1 / (1 / 450 + model.seared.skin / 0.2), tinf: 108 };
+	const contact: Film = { h: 1 / (1 / wetContact.h + model.seared.skin / 0.2), tinf: wetContact.tinf };
 	const slab: Body = { shape: 'slab', thickness: 2 * thickness, k, alpha };
 	return new Immersed(slab, contact, start).temperature(model.seared.seconds, 'mean');
 }

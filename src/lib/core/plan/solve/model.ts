@@ -48,7 +48,7 @@ export interface Model {
 }
 
 /** The weighted sum to make small. */
-export interface Objective {
+interface Objective {
 	readonly terms: readonly number[];
 	readonly coefficients: readonly number[];
 	/** Keeps the sum within its limit, or, where there is `cost`, within that variable. */

@@ -17,7 +17,7 @@ export interface SolveOptions {
 }
 
 /** What the search says of itself after each slice of work. */
-export interface Progress {
+interface Progress {
 	/** The best answer so far: `unknown` until there is a plan. */
 	readonly schedule: Schedule;
 	/** Whether it is better than the one before. */

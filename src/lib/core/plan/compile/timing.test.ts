@@ -1,0 +1,106 @@
+// Computed times: they move the way a cook expects, and open to a reason.
+import { describe, expect, test } from 'vitest';
+import { eggStyles, eggWays } from '../../heat/egg';
+import { foods } from '../../heat/properties';
+import { softness, tender } from '../../heat/softness';
+import { knifeRates, pieceTimes } from '../../learn/handwork';
+import {
+	eggStyleNames,
+	eggWayNames,
+	knifeTasks,
+	pieceTasks,
+	roasts,
+	softnesses,
+	vegetables,
+	type TimeModel
+} from '../../model/time-model';
+import { compute, looksAt, spreadOf, type Circumstance } from './timing';
+
+const here: Circumstance = { altitude: 100, room: 20, power: 1800, fuel: 'induction', setting: 180, hasFan: true };
+const usual: Readonly<Record<string, number>> = { covers: 6, thickness: 30, start: 5, egg: 58 };
+const time = (model: TimeModel, at: Partial<Circumstance> = {}, values: Readonly<Record<string, number>> = {}) =>
+	compute(model, (id) => values[id] ?? usual[id] ?? NaN, { ...here, ...at });
+const each = (times: number) => ({ by: 'covers', times, plus: 0 });
+const mm = { by: 'thickness', times: 0.001, plus: 0 };
+const start = { by: 'start', times: 1, plus: 0 };
+
+test.each([
+	['vegetables', vegetables, tender],
+	['softness', softnesses, softness],
+	['egg styles', eggStyleNames, eggStyles],
+	['ways with eggs', eggWayNames, eggWays],
+	['knife work', knifeTasks, knifeRates],
+	['work by the piece', pieceTasks, pieceTimes]
+])('the model names the same %s as the science', (_, names, table) => {
+	expect([...names].sort()).toEqual(Object.keys(table).sort());
+});
+
+test('every roast is a food', () => {
+	for (const roast of roasts) expect(foods).toContain(roast);
+});
+
+const models: Readonly<Record<string, TimeModel>> = {
+	boil: { kind: 'boil', litres: each(0.5), start: 12 },
+	knife: { kind: 'knife', task: 'dice roots', kilograms: each(0.2) },
+	pieces: { kind: 'pieces', task: 'peel an egg', pieces: each(1) },
+	'boiled-egg': { kind: 'boiled-egg', kilograms: { by: 'egg', times: 0.001, plus: 0 }, start, style: 'jammy' },
+	egg: { kind: 'egg', way: 'poached', kilograms: { by: 'egg', times: 0.001, plus: 0 } },
+	roast: { kind: 'roast', food: 'lean meat', thickness: mm, start, peak: 57, advised: 63 },
+	rest: { kind: 'rest', food: 'lean meat', thickness: mm, start, peak: 57 },
+	bake: { kind: 'bake', food: 'gratin', depth: mm, start: 18, core: 85, dose: 1 },
+	temper: { kind: 'temper', food: 'lean meat', thickness: mm, start, core: 9 },
+	soften: { kind: 'soften', vegetable: 'carrot', how: 'tender', cut: 'cube', size: mm, start: 18 },
+	reduce: { kind: 'reduce', from: each(0.08), to: each(0.04), level: 0.7, besides: 60 }
+};
+
+describe.each(Object.entries(models))('%s', (kind, model) => {
+	test('is finite, spread in order, and says why', () => {
+		const computed = time(model);
+		const { shortest, usual: middle, longest } = spreadOf(computed);
+		expect(shortest).toBeLessThan(middle);
+		expect(middle).toBeLessThan(longest);
+		expect(middle).toBeGreaterThan(20);
+		expect(middle).toBeLessThan(4 * 3600);
+		for (const words of Object.values(computed.reason)) expect(words).not.toMatch(/NaN|undefined/);
+		expect(Object.keys(looksAt)).toContain(kind);
+	});
+	test('what it does not look at does not change it', () => {
+		const before = time(model).usual;
+		if (looksAt[model.kind] !== 'burner') expect(time(model, { power: 900, fuel: 'gas' }).usual).toBe(before);
+		if (looksAt[model.kind] === 'burner') expect(time(model, { power: 900 }).usual).toBeGreaterThan(before);
+		if (looksAt[model.kind] === 'oven') expect(time(model, { setting: 200 }).usual).toBeLessThan(before);
+	});
+});
+
+test.each([
+	['a thicker roast takes longer', 'roast', {}, { thickness: 40 }, 1],
+	['a warmer start is faster', 'roast', {}, { start: 15 }, -1],
+	['without a fan it takes longer', 'roast', { hasFan: false }, {}, 1],
+	['a thicker piece tempers longer', 'temper', {}, { thickness: 40 }, 1],
+	['a deeper dish bakes longer', 'bake', {}, { thickness: 50 }, 1],
+	['a bigger egg takes longer', 'boiled-egg', {}, { egg: 70 }, 1],
+	['an egg takes longer in the mountains', 'boiled-egg', { altitude: 2500 }, {}, 1],
+	['water for more people takes longer', 'boil', {}, { covers: 8 }, 1],
+	['water boils sooner in the mountains', 'boil', { altitude: 2500 }, {}, -1],
+	['gas is slower than induction', 'boil', { fuel: 'gas' as const }, {}, 1],
+	['carrots take longer in the mountains', 'soften', { altitude: 2500 }, {}, 1],
+	['larger cubes take longer', 'soften', {}, { thickness: 40 }, 1],
+	['more to cut takes longer', 'knife', {}, { covers: 12 }, 1],
+	['more to reduce takes longer', 'reduce', {}, { covers: 12 }, 1]
+] as const)('%s', (_, kind, at, values, sign) => {
+	const model = models[kind]!;
+	const difference = time(model, at, values).usual - time(model).usual;
+	expect(Math.sign(difference)).toBe(sign);
+});
+
+test('a roast is pulled below its peak, cautioned below the advised heat, and never done in an oven that is too cool', () => {
+	const roast = time(models.roast!);
+	expect(roast.pull).toBeLessThan(57);
+	expect(roast.isBelowAdvised).toBe(true);
+	expect(
+		time({ ...models.roast!, kind: 'roast', food: 'lean meat', thickness: mm, start, peak: 70, advised: 63 })
+			.isBelowAdvised
+	).toBe(false);
+	expect(time(models.roast!, { setting: 50 }).usual).toBe(Infinity);
+	expect(spreadOf({ usual: Infinity, sigma: 0.1 }).longest).toBe(Infinity);
+});

@@ -1,0 +1,86 @@
+<!-- What a question asks for: answered as one types. -->
+<script lang="ts">
+	import type { Field, Inputs } from '../../core/bench/question';
+
+	interface Props {
+		fields: readonly Field[];
+		inputs: Inputs;
+		onchange: (id: string, value: string) => void;
+	}
+	const { fields, inputs, onchange }: Props = $props();
+	const prefix = $props.id();
+	const asked = $derived(fields.filter(({ when }) => !when || inputs[when.id] === when.is));
+</script>
+
+<div class="form">
+	{#each asked as field (field.id)}
+		<p>
+			<label for="{prefix}-{field.id}">{field.label}</label>
+			{#if field.kind === 'choice'}
+				<select
+					id="{prefix}-{field.id}"
+					value={String(inputs[field.id])}
+					onchange={(event) => {
+						onchange(field.id, event.currentTarget.value);
+					}}
+				>
+					{#each field.options as option (option)}<option value={option}>{option}</option>{/each}
+				</select>
+			{:else if field.kind === 'number'}
+				<span class="with-unit">
+					<input
+						id="{prefix}-{field.id}"
+						type="number"
+						inputmode="decimal"
+						min={field.least}
+						max={field.most}
+						step={field.step}
+						value={inputs[field.id]}
+						oninput={(event) => {
+							onchange(field.id, event.currentTarget.value);
+						}}
+					/>
+					<span class="unit">{field.unit}</span>
+				</span>
+			{:else}
+				<input
+					id="{prefix}-{field.id}"
+					type="text"
+					maxlength="80"
+					value={String(inputs[field.id])}
+					oninput={(event) => {
+						onchange(field.id, event.currentTarget.value);
+					}}
+				/>
+			{/if}
+		</p>
+	{/each}
+</div>
+
+<style>
+	.form {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
+		gap: var(--space-2) var(--space-3);
+	}
+	label {
+		display: block;
+		color: var(--ink-soft);
+		font-size: var(--text-s);
+	}
+	input,
+	select {
+		width: 100%;
+		min-height: var(--touch);
+	}
+	.with-unit {
+		display: flex;
+		align-items: center;
+		gap: var(--space-1);
+	}
+	.unit {
+		min-width: 2.2em;
+		color: var(--ink-soft);
+		font-size: var(--text-s);
+	}
+</style>
