@@ -1,6 +1,7 @@
 // npm run bench [-- area [seconds]]: measures, and writes what it measured into docs/benchmarks.md. Other areas stay as they are.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
+import { benchHeat } from './heat-bench';
 import { benchPage } from './page-bench';
 import { benchDemo, benchPlanner } from './plan-bench';
 
@@ -20,6 +21,11 @@ const areas: Readonly<Record<string, Area>> = {
 		title: 'Planner and reference',
 		what: 'One thread each, the same CPU time, one after the other in one run, seed 1. The reference is a lazy clause generator of the strongest kind (MiniZinc model and runner in bench/reference); its time for flattening the model is apart. Seconds of CPU time; “proof” is when the answer was proven the best, or infeasible; “MB” the most memory of the whole process.',
 		run: (limit) => benchPlanner(limit)
+	},
+	heat: {
+		title: 'Kitchen science',
+		what: 'The median of many runs on one thread.',
+		run: () => benchHeat()
 	},
 	page: {
 		title: 'The page',

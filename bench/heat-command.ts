@@ -15,6 +15,9 @@ import { densityOf } from '$lib/core/units/density';
 import { inUnit, isUnit } from '$lib/core/units/convert';
 
 class Refused extends Error {}
+const issue = (text: string): never => {
+	throw new Refused(text);
+};
 
 const positive = z.number().positive();
 const atLeast0 = z.number().min(0);
@@ -67,12 +70,12 @@ const bodyOf = nested('body', bodySchema);
 const slabOf = nested('body', slabSchema);
 const filmOf = nested('film', film);
 /** A film under a name of its own, perhaps once more under "film". */
-const filmIn = (key: string) => z.object({ [key]: nested('film', film) }).transform((x) => x[key] as Film);
+const filmIn = (key: string) =>
+	z
+		.object({ [key]: nested('film', film) })
+		.transform((x) => x[key] ?? issue(`${key}: give its "h_w_m2k" and "tinf_c".`));
 
 type Outputs = Record<string, number>;
-const issue = (text: string): never => {
-	throw new Refused(text);
-};
 
 /** Each kind: reads its inputs and computes. Outcomes that are never reached are `Infinity`. */
 const kinds: Readonly<Record<string, (inputs: unknown) => Outputs>> = {

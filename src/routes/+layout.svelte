@@ -171,7 +171,7 @@
 		border-radius: var(--corner);
 		background: var(--alarm-wash);
 	}
-	@media (max-width: 700px) {
+	@media (max-width: 900px) {
 		main {
 			padding: var(--space-3) var(--space-3) 84px;
 		}

@@ -33,8 +33,9 @@ export class Running {
 	});
 	readonly canUndo = $derived.by(() => this.run.events.length > 0);
 
-	/** Whether somebody has set the clock. */
+	/** Whether somebody has set the clock, and whether to where the next cue was. */
 	private isSet = false;
+	private isAtCue = false;
 	/** Why the last replan was not to be had, in words. */
 	trouble: string | undefined = $state();
 	isReplanning = $state(false);
@@ -83,6 +84,7 @@ export class Running {
 	follow(plan: Plan): void {
 		this.run = beginRun(plan);
 		if (!this.isSet) this.clock = { at: plan.from - before, since: Date.now(), speed: 0 };
+		else if (this.isAtCue) this.skip();
 	}
 
 	done(cue: string): void {
@@ -125,6 +127,7 @@ export class Running {
 	}
 
 	speed(times: number): void {
+		this.isAtCue = false;
 		this.isSet = true;
 		this.isLive = false;
 		this.clock = atSpeed(this.clock, Date.now(), times);
@@ -133,12 +136,14 @@ export class Running {
 	/** Go to the next cue at once (demo clock). */
 	skip(): void {
 		this.isSet = true;
+		this.isAtCue = true;
 		const next = this.view.next[0];
 		if (next) this.clock = setTo(this.clock, Date.now(), next.at);
 	}
 
 	/** Follow the wall's clock. */
 	live(): void {
+		this.isAtCue = false;
 		const { wall, clock } = wallClock();
 		this.isSet = true;
 		this.isLive = true;
@@ -146,6 +151,7 @@ export class Running {
 	}
 
 	private record(event: Run['events'][number]): void {
+		this.isAtCue = false;
 		this.wall = Date.now();
 		this.run = withEvent(this.run, event);
 		this.keep();

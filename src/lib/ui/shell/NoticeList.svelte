@@ -75,7 +75,7 @@
 	button:hover:not(:disabled) {
 		background: #ffffff1f;
 	}
-	@media (max-width: 700px) {
+	@media (max-width: 900px) {
 		.notices {
 			bottom: 70px;
 		}

@@ -116,7 +116,7 @@
 		background: transparent;
 		padding: 0;
 	}
-	@media (max-width: 700px) {
+	@media (max-width: 900px) {
 		.rail {
 			padding: 0 var(--space-3);
 		}
