@@ -1,7 +1,7 @@
 // Bench: how long a piece takes, when to pull it, how far it climbs; and the same in a pan, turned.
 import { type Body, type Film, type Solid } from '../heat/body';
 import { doneness, middleOf, type Style } from '../heat/doneness';
-import { films, wetContact } from '../heat/films';
+import { bastedFace, films, wetContact } from '../heat/films';
 import { firstBite } from '../heat/holding';
 import { panTurns } from '../heat/pan-turns';
 import { browning, browningDose, dryingTime, smokePoints, smokeAt, type Fat } from '../heat/pan';
@@ -159,6 +159,9 @@ export const core: Question = {
 	answer: answerCore
 };
 
+/** Share of the time that a basted face is under fat. */
+const basted = 0.4;
+
 export const pan: Question = {
 	id: 'pan',
 	name: 'In a pan, turned',
@@ -168,6 +171,7 @@ export const pan: Question = {
 		numberField('start', 'Starts at', '°C', 8, 0, 30),
 		numberField('minutes', 'In the pan', 'min', 6, 1, 40, 0.5),
 		numberField('turns', 'Turned every', 's', 60, 15, 1200, 15),
+		choiceField('upper', 'Face up', ['open', 'basted']),
 		numberField('surface', 'Pan at', '°C', 210, 120, 300, 5),
 		choiceField('fat', 'Fat', Object.keys(smokePoints), 'refined rapeseed oil')
 	],
@@ -183,7 +187,7 @@ export const pan: Question = {
 			alpha,
 			t0: num(inputs, 'start'),
 			pan: wetContact,
-			up: { h: 20, tinf: 22 },
+			up: text(inputs, 'upper') === 'basted' ? bastedFace(basted) : { h: 20, tinf: 22 },
 			rest: { h: 11, tinf: 22 },
 			intervals: Array.from({ length: count }, () => whole / count)
 		});

@@ -41,5 +41,15 @@ export const films = {
 	'hot cupboard': row(9, 6, 12, 'est.')
 } as const satisfies Readonly<Record<string, FilmRow>>;
 
+/** A film behind layers: metres and W/(m K) of each (air 0.026, paper 0.1, fat of skin 0.2), resistances in series. */
+export function behind(h: number, layers: readonly { readonly thickness: number; readonly k: number }[]): number {
+	return 1 / layers.reduce((resistance, { thickness, k }) => resistance + thickness / k, 1 / h);
+}
+
+/** The face up under ladled fat, wetted for a share of the time: the fat's temperature, held back while the face is wet (est.). */
+export function bastedFace(share: number): { readonly h: number; readonly tinf: number } {
+	return { h: films.basting.h * share, tinf: 105 };
+}
+
 /** A wet face on a pan: the contact boils water, so the food meets this, whatever the pan shows (est., 105–112 and 350–550). */
 export const wetContact = { h: 450, tinf: 108 } as const;

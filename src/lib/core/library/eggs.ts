@@ -130,6 +130,7 @@ export const sunnyEggs: Technique = {
 	id: 'eggs-sunny',
 	name: 'Fried eggs, sunny',
 	kind: 'egg',
+	makes: 'fried eggs',
 	parameters: [egg],
 	steps: [
 		{
@@ -162,6 +163,7 @@ export const turnedEgg: Technique = {
 	id: 'egg-turned',
 	name: 'Fried egg, turned and firm',
 	kind: 'egg',
+	makes: 'fried eggs',
 	parameters: [egg],
 	steps: [
 		{

@@ -49,6 +49,8 @@ const plannedPartSchema = z.object({
 	wait: time,
 	free: time,
 	cost: z.int(),
+	/** Seconds between cold and hot, as far as the steps tell: off the heat and out of the cold, until it is plated. */
+	between: time.default(0),
 	keep: z.string()
 });
 

@@ -114,6 +114,8 @@ export const techniqueSchema = z.object({
 	id: idSchema,
 	name: nameSchema,
 	kind: z.enum(partKinds),
+	/** What it makes, where there are several ways to make it. */
+	makes: nameSchema.optional(),
 	parameters: z.array(
 		z.object({
 			id: idSchema,

@@ -1,9 +1,10 @@
 // Reading problems: whatever comes in, a value or issues come out.
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { wordIssue } from '../issues';
 import { randomProblem, small } from '../testing/random-problem';
+import { solveNow } from '../testing/solve-now';
 import { readProblem, type Problem } from './problem';
 
 const example = JSON.parse(readFileSync('problems/example.json', 'utf8')) as Problem;
@@ -57,4 +58,66 @@ test.each([
 	const read = readProblem({ ...example, ...change });
 	expect(read.ok).toBe(false);
 	if (!read.ok) expect(read.issues.map(wordIssue).join('\n')).toContain(words);
+});
+
+describe('at the limits', () => {
+	const base = {
+		format: 'juntos-problem',
+		version: 1,
+		name: 'limits',
+		horizon: 1000,
+		services: [{ id: 's', due: 500 }],
+		weights: { slip: 1, span: 1 },
+		resources: [{ id: 'hands', capacity: 1 }]
+	};
+	const task = (id: string, duration = 10, more: object = {}) => ({ id, modes: [{ duration, ...more }] });
+	const solveData = (data: object) => {
+		const read = readProblem({ ...base, ...data });
+		if (!read.ok) throw new Error(JSON.stringify(read.issues));
+		return solveNow(read.value, { budget: 20_000 });
+	};
+
+	test('waits in a circle that grows are told as a conflict of just those', () => {
+		const lags = [
+			{ from: 'a', to: 'b', min: 0 },
+			{ from: 'b', to: 'a', min: 0 },
+			{ from: 'a', to: 'c', min: 0 }
+		];
+		const answer = solveData({ tasks: [task('a'), task('b'), task('c')], lags });
+		expect(answer.status).toBe('infeasible');
+		expect(answer.conflict).toEqual(expect.arrayContaining(['a', 'b', 'a>b', 'b>a']));
+		expect(answer.conflict).not.toContain('c');
+	});
+
+	test('a task that wants more than there is conflicts with that', () => {
+		const uses = [{ resource: 'hands', amount: 2 }];
+		const answer = solveData({ tasks: [task('a', 10, { uses }), task('b')] });
+		expect(answer.status).toBe('infeasible');
+		expect(answer.conflict?.toSorted()).toEqual(['a', 'hands']);
+	});
+
+	test('a task longer than the horizon, and a due time beyond it, have no plan', () => {
+		expect(solveData({ tasks: [task('a', 1001)] }).status).toBe('infeasible');
+		expect(solveData({ tasks: [], services: [{ id: 's', due: 1001 }] }).status).toBe('infeasible');
+	});
+
+	test('empty lists are a plan of nothing; numbers at their limits are solved', () => {
+		expect(solveData({ tasks: [] })).toMatchObject({ status: 'optimal', objective: 0 });
+		const long = 100_000_000;
+		const answer = solveData({
+			horizon: long,
+			services: [{ id: 's', due: long }],
+			weights: { slip: 10_000_000, span: 10_000_000 },
+			tasks: [task('a', long)]
+		});
+		expect(answer).toMatchObject({ status: 'optimal', starts: { a: 0 } });
+	});
+
+	test('5,000 tasks end within a budget, one more is refused with its place', () => {
+		const tasks = (n: number) => Array.from({ length: n }, (_, i) => task(`t${i}`, 1 + (i % 7)));
+		const answer = solveData({ tasks: tasks(5000) });
+		expect(['optimal', 'feasible', 'unknown']).toContain(answer.status);
+		const read = readProblem({ ...base, tasks: tasks(5001) });
+		expect(read.ok ? [] : read.issues.map((i) => i.path[0])).toEqual(['tasks']);
+	});
 });

@@ -32,7 +32,7 @@ export const rules: readonly Rule[] = [
 ];
 
 /** Where a part is neither cold nor hot, °C, and how long it may be, seconds. */
-const clock = {
+export const clock = {
 	cold: 5,
 	hot: 57,
 	tempering: 3600,

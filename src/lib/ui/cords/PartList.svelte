@@ -1,6 +1,7 @@
 <!-- The parts at the pass as a list, in plating order: the plan in words, and what the drawing shows where it is narrow. -->
 <script lang="ts">
 	import type { Plan } from '../../core/model/plan';
+	import { clock } from '../../core/safety/rules';
 	import { formatClock, formatDuration } from '../../core/units/time';
 	import Swatch from '../Swatch.svelte';
 
@@ -36,6 +37,12 @@
 							<span class="soft">
 								from {formatClock(firstStep(part.id)?.from ?? part.ready)}, ready {formatClock(part.ready)},
 								{part.wait < 60 ? 'straight to the plate' : `waits ${formatDuration(part.wait)}`}
+								{#if part.between > 0}
+									· <span data-over={part.between > clock.afterCooking.home}
+										>{formatDuration(part.between)} between cold and hot, of {formatDuration(clock.afterCooking.home)} at
+										the most; local codes rule</span
+									>
+								{/if}
 							</span>
 						</button>
 					</li>
@@ -46,6 +53,10 @@
 </div>
 
 <style>
+	[data-over='true'] {
+		color: var(--alarm);
+		font-weight: 600;
+	}
 	.courses {
 		display: grid;
 		grid-template-columns: repeat(auto-fit, minmax(min(26rem, 100%), 1fr));

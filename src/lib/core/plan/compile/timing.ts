@@ -2,7 +2,7 @@
 import { Immersed, type Body, type Film, type Solid } from '../../heat/body';
 import { efficiency, type Fuel } from '../../heat/burner';
 import { eggStyles, eggTime, eggWays } from '../../heat/egg';
-import { films, wetContact } from '../../heat/films';
+import { behind, films, wetContact } from '../../heat/films';
 import { Conduction } from '../../heat/finite-volumes';
 import { foodProperties, scatter } from '../../heat/properties';
 import { HeatThenRest } from '../../heat/rest';
@@ -57,6 +57,8 @@ const usualPower = 1800;
 const panArea = 0.062;
 /** A sauce that would catch boils off no more than 8 g/(min dm²) (est.). */
 const mostBoilOff = (0.008 / 60) * 100 * panArea;
+/** Fat of a skin, W/(m K). */
+const skinFat = 0.2;
 /** Nothing is baked for longer, seconds. */
 const longestBake = 4 * 3600;
 /** Metres in which a thickness is measured, and σ of an oven, a bath and a pan (docs: how far to trust it). */
@@ -102,7 +104,10 @@ function afterSear(model: ModelOf<'roast'> | ModelOf<'rest'>, value: Value): num
 	if (!model.seared) return start;
 	const thickness = value(model.thickness);
 	const { k, alpha } = foodProperties(model.food, 30);
-	const contact: Film = { h: 1 / (1 / wetContact.h + model.seared.skin / 0.2), tinf: wetContact.tinf };
+	const contact: Film = {
+		h: behind(wetContact.h, [{ thickness: model.seared.skin, k: skinFat }]),
+		tinf: wetContact.tinf
+	};
 	const slab: Body = { shape: 'slab', thickness: 2 * thickness, k, alpha };
 	return new Immersed(slab, contact, start).temperature(model.seared.seconds, 'mean');
 }

@@ -7,6 +7,7 @@ import { platingId, taskId, type Compiled, type TracedStep, type Way } from '../
 import { stationsBehind } from '../compile/places';
 import type { Schedule } from '../problem';
 import { assignEqual } from './assign';
+import { secondsBetween } from './between';
 import { findIdle, findTight } from './hands-load';
 import { heldBy } from './held-by';
 import { terrainOf } from './terrain';
@@ -76,8 +77,9 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 			after: problem.lags.filter((l) => l.to === h.id).map((l) => l.from)
 		};
 	});
+	const laneKind = new Map(lanesOf(kitchen).map((l) => [l.id, l.kind]));
 	const parts = meal.parts.flatMap((part) => {
-		const plate = happenings.find((h) => h.part === part)?.technique.plate;
+		const { plate, kind = '' } = happenings.find((h) => h.part === part)?.technique ?? {};
 		const service = services.find((s) => s.course === part.course);
 		const last = plate && timed.get(taskId(part.id, plate.step));
 		if (!plate || !last || !service) return [];
@@ -95,6 +97,13 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 				wait,
 				free: plate.free,
 				cost: last.cost,
+				between: spoils.has(kind)
+					? secondsBetween(
+							steps.filter((s) => s.part === id),
+							laneKind,
+							plated
+						)
+					: 0,
 				keep: plate.keep
 			}
 		];
@@ -134,6 +143,9 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 		idle: [...findIdle(allHands)]
 	};
 }
+
+/** Kinds of parts for which the time between cold and hot is counted. */
+const spoils: ReadonlySet<string> = new Set(['protein', 'egg']);
 
 function lanesOf(kitchen: Kitchen): Lane[] {
 	const stations = kitchen.stations.map(({ id, kind, name }) => ({ id, kind, name }));

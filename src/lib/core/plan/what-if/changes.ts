@@ -1,6 +1,6 @@
 // What a cook might change: each as a sentence, what would be planned then, and what to put in force if it is wanted.
 import { withBurner, withCooks, withStation, withVesselCount } from '../../model/edit-kitchen';
-import { withoutPart, withService } from '../../model/edit-meal';
+import { withCovers, withoutPart, withService, withTechnique } from '../../model/edit-meal';
 import type { Kitchen } from '../../model/kitchen';
 import type { Meal } from '../../model/meal';
 import type { Plan } from '../../model/plan';
@@ -78,6 +78,29 @@ export function changesFor(now: Situation, plan: Plan): readonly Change[] {
 			apply: { meal: changed }
 		};
 	});
+	const otherwise = meal.parts.flatMap((part) => {
+		const { makes } = byId.get(part.technique) ?? {};
+		const ways = techniques.filter((t) => makes !== undefined && t.makes === makes && t.id !== part.technique);
+		return ways.map((way): Change => {
+			const changed = withTechnique(meal, part.id, way, byId);
+			const say = `${part.name.toLowerCase()} as “${way.name.toLowerCase()}”`;
+			return {
+				id: `technique ${part.id} ${way.id}`,
+				say,
+				then: { ...now, meal: changed },
+				apply: { meal: changed }
+			};
+		});
+	});
+	const smaller =
+		meal.covers > 1
+			? [withCovers(meal, meal.covers - 1)].map((changed): Change => ({
+					id: 'covers',
+					say: `a batch for ${changed.covers} instead of ${meal.covers}`,
+					then: { ...now, meal: changed },
+					apply: { meal: changed }
+				}))
+			: [];
 	const ahead = meal.parts.flatMap((part) => {
 		const technique = byId.get(part.technique);
 		return (technique?.steps ?? [])
@@ -92,7 +115,7 @@ export function changesFor(now: Situation, plan: Plan): readonly Change[] {
 				return [{ id: `ahead ${planned.id}`, say: `“${step.say}” done beforehand`, then }];
 			});
 	});
-	return [...later, ...help, ...equipment, ...ahead, ...without];
+	return [...later, ...help, ...equipment, ...otherwise, ...smaller, ...ahead, ...without];
 }
 
 function withoutStep(technique: Technique, id: string): Technique {
