@@ -51,10 +51,27 @@ function hankel(m: 0 | 1, x: number): number {
 	return Math.sqrt(2 / (Math.PI * x)) * (p * Math.cos(chi) - q * Math.sin(chi));
 }
 
+/** First zeros of J₀ and J₁ (Abramowitz & Stegun, table 9.5). */
+const zeros = [
+	[
+		2.404825557695773, 5.520078110286311, 8.653727912911013, 11.791534439014281, 14.930917708487787, 18.071063967910924,
+		21.211636629879259, 24.352471530749302, 27.493479132040254, 30.634606468431975
+	],
+	[
+		3.831705970207512, 7.015586669815619, 10.173468135062722, 13.323691936314223, 16.470630050877633,
+		19.615858510468243, 22.760084380592772, 25.903672087618383, 29.046828534916855, 32.189679910974404
+	]
+] as const;
+
 /**
- * The n-th positive zero of J_m, n ≥ 1: McMahon's start (Abramowitz & Stegun 9.5.12), then Newton.
+ * The n-th positive zero of J_m, n ≥ 1: the table's, beyond it McMahon's start (Abramowitz & Stegun 9.5.12), then Newton.
  */
 export function besselZero(m: 0 | 1, n: number): number {
+	return zeros[m][n - 1] ?? newtonZero(m, n);
+}
+
+/** The same without the table. */
+export function newtonZero(m: 0 | 1, n: number): number {
 	const beta = (n + m / 2 - 1 / 4) * Math.PI;
 	let x = beta - (4 * m * m - 1) / (8 * beta);
 	for (let i = 0; i < 6; i++) {

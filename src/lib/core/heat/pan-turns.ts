@@ -28,7 +28,7 @@ export interface PanResult {
 }
 
 const cells = 120;
-const step = 0.5;
+const step = 1;
 /** Rest that is looked at, and how often the trace is kept, seconds. */
 const restStep = 2;
 const traceStep = 5;

@@ -148,8 +148,10 @@ export class HeatThenRest {
 	/**
 	 * Seconds of heat after which the core will peak at a temperature, to 1e-3 s; 0 where it has it already, `Infinity`
 	 * where it is never reached. The peak grows with the heating.
+	 *
+	 * @param within how near the peak has to be, K
 	 */
-	pullTimeFor(peak: number): number {
+	pullTimeFor(peak: number, within = 1e-4): number {
 		if (peak <= this.t0) return 0;
 		if (peak >= this.heat.tinf) return Infinity;
 		const unrested = this.heating.timeToCore(peak);
@@ -164,7 +166,7 @@ export class HeatThenRest {
 		for (let i = 0; i < 60 && high - low > 1e-3; i++) {
 			const guess = low + ((high - low) * above) / (above - below);
 			const y = missing(guess);
-			if (Math.abs(y) < 1e-4) return guess;
+			if (Math.abs(y) < within) return guess;
 			if (y > 0) [low, above, below] = [guess, y, below / 2];
 			else [high, below, above] = [guess, y, above / 2];
 		}

@@ -57,6 +57,8 @@ const usualPower = 1800;
 const panArea = 0.062;
 /** A sauce that would catch boils off no more than 8 g/(min dm²) (est.). */
 const mostBoilOff = (0.008 / 60) * 100 * panArea;
+/** A peak is met as near as this, K: far within what an oven leaves open. */
+const near = 0.05;
 /** Fat of a skin, W/(m K). */
 const skinFat = 0.2;
 /** Nothing is baked for longer, seconds. */
@@ -184,7 +186,7 @@ const computers: { readonly [K in TimeModel['kind']]: Computer<K> } = {
 	},
 	roast: (model, value, at) => {
 		const { thickness, start, stages } = roastStages(model, value, at);
-		const usual = stages.pullTimeFor(model.peak);
+		const usual = stages.pullTimeFor(model.peak, near);
 		const sigma = conductionSigma(thickness, sigmaOf.oven);
 		const pull = Number.isFinite(usual) ? stages.atPull(usual).core : model.peak;
 		return {
@@ -201,7 +203,7 @@ const computers: { readonly [K in TimeModel['kind']]: Computer<K> } = {
 	},
 	rest: (model, value, at) => {
 		const { thickness, stages } = roastStages(model, value, at);
-		const pulled = stages.pullTimeFor(model.peak);
+		const pulled = stages.pullTimeFor(model.peak, near);
 		const { after } = stages.peak(Number.isFinite(pulled) ? pulled : 0);
 		return {
 			usual: Math.max(120, after),
