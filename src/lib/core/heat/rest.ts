@@ -4,8 +4,10 @@ import { vertex } from './finite-volumes';
 import { geometry, Modes, type Shape } from './modes';
 import { theta } from './series';
 
-/** Modes of the second stage that are kept: the core needs few, and soon only one. */
-const kept = 70;
+/** The core is not looked at before this Fourier number of the second stage: until then it goes on evenly. */
+const earliest = 0.002;
+/** Modes of the second stage that are kept: from `earliest` on those beyond have died away. */
+const kept = 45;
 /** Modes of the first stage that can matter at the least time asked for. */
 const most = 400;
 
@@ -116,8 +118,8 @@ export class HeatThenRest {
 		const weights = this.directions.map(({ L, stages }) => stages.weights((alpha * heated) / (L * L)));
 		const [t0, t1, t2] = [this.t0, this.heat.tinf, this.rest.tinf];
 		const pulled = this.atPull(heated).core;
-		return (since) => {
-			if (since <= 0) return pulled;
+		const soonest = this.soonest();
+		const later = (since: number) => {
 			let [plain, carried] = [1, 1];
 			this.directions.forEach(({ L, stages }, i) => {
 				const fo = (alpha * since) / (L * L);
@@ -126,13 +128,22 @@ export class HeatThenRest {
 			});
 			return t2 + (t1 - t2) * plain + (t0 - t1) * carried;
 		};
+		const first = later(soonest);
+		return (since) => {
+			if (since >= soonest) return later(since);
+			return pulled + (first - pulled) * Math.max(0, since / soonest);
+		};
+	}
+
+	private soonest(): number {
+		const smallest = Math.min(...this.directions.map((d) => d.L));
+		return (earliest * smallest * smallest) / this.body.alpha;
 	}
 
 	/** How far the core goes on climbing after the pull (or, cooled, falling), and when it turns. */
 	peak(heated: number): Peak {
 		const core = this.coreAfter(heated);
-		const smallest = Math.min(...this.directions.map((d) => d.L));
-		const step = (0.002 * smallest * smallest) / this.body.alpha;
+		const step = this.soonest();
 		const pulled = core(0);
 		let [before, at, value] = [0, step, core(step)];
 		if (value <= pulled) return { core: pulled, after: 0 };
