@@ -131,7 +131,7 @@ export function text(inputs: Inputs, id: string): string {
 /** The inputs that a URL carries; what is missing is as usual. Bad values are kept aside, in words. */
 export function readInputs(
 	{ fields }: Question,
-	query: URLSearchParams
+	query: { get(field: string): string | null }
 ): { readonly inputs: Inputs; readonly refused: readonly string[] } {
 	const refused: string[] = [];
 	const inputs = Object.fromEntries(

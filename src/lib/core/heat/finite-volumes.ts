@@ -14,6 +14,8 @@ export interface Grid extends Material {
 	/** Cells; the nodes are one more, evenly spaced, node n at the surface. */
 	readonly n: number;
 	readonly isFull: boolean;
+	/** Layers (skin, crust, batter): the material at a place from node 0 to node n, 0 to 1; absent: one material. */
+	readonly materialAt?: (x: number) => Material;
 }
 
 export interface Stage {
@@ -43,7 +45,7 @@ export class Conduction {
 	/** Node temperatures, °C; node 0 the centre, or face A of a full slab. */
 	readonly T: Float64Array;
 	private readonly volume: Float64Array;
-	/** Conductance between nodes i and i + 1, m²/s times area over distance. */
+	/** Conductance between nodes i and i + 1: the two half distances in series. */
 	private readonly link: Float64Array;
 	private readonly area: { readonly inner: number; readonly outer: number };
 	private readonly low: Float64Array;
@@ -56,16 +58,20 @@ export class Conduction {
 		private readonly grid: Grid,
 		start: number | Float64Array
 	) {
-		const { n, L, alpha } = grid;
+		const { n, L, materialAt = () => grid } = grid;
 		const p = geometry[grid.shape].p;
 		const dx = L / n;
 		const edge = (i: number) => (i === 0 ? 0 : i > n ? L : (i - 0.5) * dx);
 		this.T = typeof start === 'number' ? new Float64Array(n + 1).fill(start) : start.slice();
-		this.volume = Float64Array.from(
-			{ length: n + 1 },
-			(_, i) => (edge(i + 1) ** (p + 1) - edge(i) ** (p + 1)) / (p + 1)
-		);
-		this.link = Float64Array.from({ length: n }, (_, i) => (alpha * edge(i + 1) ** p) / dx);
+		const materials = Array.from({ length: n + 1 }, (_, i) => materialAt(i / n));
+		// The energy form: heat capacity k/α of each cell, conductances from resistances in series.
+		this.volume = Float64Array.from(materials, ({ k, alpha }, i) => {
+			return ((k / alpha) * (edge(i + 1) ** (p + 1) - edge(i) ** (p + 1))) / (p + 1);
+		});
+		this.link = Float64Array.from({ length: n }, (_, i) => {
+			const [inner, outer] = [materials[i]!.k, materials[i + 1]!.k];
+			return edge(i + 1) ** p / (dx / (2 * inner) + dx / (2 * outer));
+		});
 		this.area = { inner: grid.isFull ? 1 : 0, outer: L ** p };
 		this.low = new Float64Array(n + 1);
 		this.diagonal = new Float64Array(n + 1);
@@ -98,7 +104,7 @@ export class Conduction {
 		return this.T[i]! * (1 - share) + this.T[i + 1]! * share;
 	}
 
-	/** Mean over the volume, °C. */
+	/** Mean over the heat that it holds, °C: of one material, over the volume. */
 	get mean(): number {
 		let [sum, volume] = [0, 0];
 		this.T.forEach((t, i) => {
@@ -144,7 +150,7 @@ export class Conduction {
 			this.right[i] = tinf;
 			return;
 		}
-		const g = (area * this.grid.alpha * h) / this.grid.k;
+		const g = area * h;
 		this.diagonal[i]! += implicit * g;
 		this.right[i]! += g * (tinf - (1 - implicit) * before);
 	}

@@ -6,6 +6,7 @@ import { Immersed, type Body, type Solid } from './body';
 import { besselJ, besselZero, newtonZero } from './bessel';
 import { boilEgg, eggTime, eggTimeIn } from './egg';
 import { erfc } from './erfc';
+import { behind } from './films';
 import { Conduction, vertex } from './finite-volumes';
 import { largestFry, oilDip } from './frying';
 import { holdPrice, holds, keptAt, keptUntil, platedAt, portion, quality, tooCoolAfter } from './holding';
@@ -251,6 +252,23 @@ describe('finite volumes', () => {
 		expect(piece.T[20]!).toBeGreaterThan(56);
 		expect(piece.T[20]!).toBeLessThan(64);
 		expect(Math.abs(surfaceFlux(air, piece.T[20]!))).toBeLessThan(60);
+	});
+	test('layers: a layer of the same is none, a thin film of fat is a resistance in series, energy balances', () => {
+		const meat = { k: 0.48, alpha: 1.3e-7 };
+		const plain = { shape: 'slab', L: 0.02, n: 80, isFull: false, ...meat } as const;
+		const outer = { h: 60, tinf: 100 };
+		const run = (grid: ConstructorParameters<typeof Conduction>[0], face = outer) => {
+			const piece = new Conduction(grid, 5);
+			piece.run({ seconds: 900, step: 2, outer: face });
+			return piece.T[0]!;
+		};
+		expect(run({ ...plain, materialAt: () => meat })).toBeCloseTo(run(plain), 9);
+		// 2 mm of fat: as the same meat behind a film that is weaker by its resistance, with a little heat of its own.
+		const fat = { k: 0.2, alpha: 0.9e-7 };
+		const layered = run({ ...plain, L: 0.022, n: 88, materialAt: (x) => (x > 20 / 22 ? fat : meat) });
+		const behindFat = run(plain, { h: behind(60, [{ thickness: 0.002, k: fat.k }]), tinf: 100 });
+		expect(layered).toBeLessThan(run(plain));
+		expect(Math.abs(layered - behindFat)).toBeLessThan(3);
 	});
 	test('the vertex of a parabola is found exactly', () => {
 		const f = (x: number) => 3 - 2 * (x - 1.3) ** 2;

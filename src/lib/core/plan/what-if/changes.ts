@@ -101,6 +101,28 @@ export function changesFor(now: Situation, plan: Plan): readonly Change[] {
 					apply: { meal: changed }
 				}))
 			: [];
+	const hotter = plan.steps.flatMap((planned) => {
+		const part = meal.parts.find((p) => p.id === planned.part);
+		const technique = byId.get(part?.technique ?? '');
+		const step = technique?.steps.find((s) => `${planned.part}/${s.id}` === planned.id);
+		if (!part || !technique || step?.need?.kind !== 'oven' || planned.setting === undefined) return [];
+		const { need } = step;
+		return nextTo(planned.setting, need.settings).map((setting): Change => {
+			const own: Technique = {
+				...technique,
+				id: `${technique.id}-${setting}`,
+				steps: technique.steps.map((s) => (s === step ? { ...s, need: { ...need, settings: [setting] } } : s))
+			};
+			const parts = meal.parts.map((p) => (p === part ? { ...p, technique: own.id } : p));
+			const changed = { ...meal, parts, own: [...meal.own.filter((t) => t.id !== own.id), own] };
+			return {
+				id: `oven ${planned.id} ${setting}`,
+				say: `${part.name.toLowerCase()} in the oven at ${setting} °C instead of ${planned.setting ?? ''} °C`,
+				then: { ...now, meal: changed, techniques: [...techniques, own] },
+				apply: { meal: changed }
+			};
+		});
+	});
 	const ahead = meal.parts.flatMap((part) => {
 		const technique = byId.get(part.technique);
 		return (technique?.steps ?? [])
@@ -115,7 +137,14 @@ export function changesFor(now: Situation, plan: Plan): readonly Change[] {
 				return [{ id: `ahead ${planned.id}`, say: `“${step.say}” done beforehand`, then }];
 			});
 	});
-	return [...later, ...help, ...equipment, ...otherwise, ...smaller, ...ahead, ...without];
+	return [...later, ...help, ...equipment, ...otherwise, ...smaller, ...hotter, ...ahead, ...without];
+}
+
+/** The set points next below and next above one. */
+function nextTo(setting: number, settings: readonly number[]): readonly number[] {
+	const below = Math.max(...settings.filter((s) => s < setting));
+	const above = Math.min(...settings.filter((s) => s > setting));
+	return [below, above].filter(Number.isFinite);
 }
 
 function withoutStep(technique: Technique, id: string): Technique {

@@ -22,6 +22,11 @@ test.each(demoCases.map((demo) => [demo.meal.name, demo] as const))(
 		expect(more.length).toBeGreaterThan(5);
 		for (const what of more) expect(what.after, what.say).toBeLessThanOrEqual(plan.objective);
 		expect(new Set(found.map((w) => w.id)).size).toBe(found.length);
+		for (const kind of ['later', 'oven', 'covers', 'without'])
+			expect(
+				found.some((w) => w.id.startsWith(kind)),
+				kind
+			).toBe(true);
 		const [change] = changesFor(request, plan);
 		const applied = { ...demo, ...change?.apply };
 		expect(planMealNow({ ...applied, techniques, seed: 1, budget: 6000 }).kind).toBe('plan');
