@@ -1,7 +1,7 @@
 // Bench: trays, waiting, safety, conversion and scaling.
 import { firstBite, holds, platedAt, portion, quality, tooCoolAfter, type HoldKind } from '../heat/holding';
 import { footprintArea, loadTrays, trays, traysNeeded, type Footprint, type Tray } from '../heat/tray';
-import { gatedLethality, lethality, organisms, publishedTime } from '../safety/lethality';
+import { gatedLethality, lethality, organisms, publishedTime, type Organism } from '../safety/lethality';
 import { belowAdvised, keeps, rules, type Keeps } from '../safety/rules';
 import { gasMark, inUnit, isUnit, ovenWords, units } from '../units/convert';
 import { densities, densityOf } from '../units/density';
@@ -124,6 +124,12 @@ export const hold: Question = {
 	}
 };
 
+/** A published time, never rounded down. */
+function printPublished(seconds: number): string {
+	if (seconds === 0) return 'instant';
+	return seconds === Infinity ? 'not below 54.4 °C' : printSeconds(seconds, 'up');
+}
+
 export const safety: Question = {
 	id: 'safety',
 	name: 'Safety clocks',
@@ -135,7 +141,7 @@ export const safety: Question = {
 		choiceField('keeps', 'Kept cold', Object.keys(keeps))
 	],
 	answer(inputs) {
-		const organism = organisms[text(inputs, 'organism') as keyof typeof organisms];
+		const organism: Organism = organisms[text(inputs, 'organism') as keyof typeof organisms];
 		const core = num(inputs, 'core');
 		const segments = [
 			{ seconds: num(inputs, 'rise') * 60, from: 20, to: core },
@@ -143,25 +149,17 @@ export const safety: Question = {
 		];
 		const logs = lethality(segments, organism.reference, organism.d, organism.z);
 		const gated = gatedLethality(segments, organism);
-		const species = text(inputs, 'organism').includes('poultry') ? 'poultry' : 'beef';
-		const published = publishedTime(core, species === 'poultry' ? 7 : 6.5, species);
+		const { species } = organism;
+		const published = species && publishedTime(core, species === 'poultry' ? 7 : 6.5, species);
 		const [least, most] = keeps[text(inputs, 'keeps') as Keeps];
 		const isEnough = gated >= organism.wanted;
 		return {
 			lines: [
 				{ say: 'Log reductions', value: `${logs.toFixed(2)}; counted as a gate ${gated.toFixed(2)}` },
 				{ say: 'Wanted', value: `${organism.wanted}: ${organism.say}` },
-				{
-					say: `Published for ${species}`,
-					value:
-						published === undefined
-							? '—'
-							: published === 0
-								? 'instant'
-								: published === Infinity
-									? 'not below 54.4 °C'
-									: printSeconds(published, 'up')
-				},
+				...(species && published !== undefined
+					? [{ say: `Published for ${species}`, value: printPublished(published) }]
+					: []),
 				{ say: 'Keeps at 4 °C', value: least === most ? `${least} days` : `${least}–${most} days` },
 				...rules
 					.slice(3)

@@ -9,7 +9,6 @@ import {
 	eggTimeIn,
 	eggWater,
 	staggered,
-	yolkDose,
 	type EggStyle
 } from '../heat/egg';
 import type { Face } from '../heat/finite-volumes';
@@ -24,14 +23,35 @@ import {
 	potBody,
 	potLoss,
 	reductionTime,
-	steepedAt
+	steepedAt,
+	type Pot
 } from '../heat/water';
 import { printMass, printSeconds, printTemperature, printVolume } from '../units/print';
-import { choiceField, instants, minutes, num, numberField, onlyWhen, text, type Question } from './question';
+import {
+	choiceField,
+	instants,
+	minutes,
+	num,
+	numberField,
+	onlyWhen,
+	text,
+	type Inputs,
+	type Question
+} from './question';
 
 const altitude = numberField('altitude', 'Above the sea', 'm', 100, -400, 5000, 50);
 const burner = [numberField('power', 'Burner', 'W', 1800, 200, 20_000, 100), choiceField('fuel', 'Fuel', fuels)];
 const share = (fuel: string) => efficiency[fuel as Fuel].usual;
+
+/** A pot of so much water on the burner that was given; narrower than it, it takes less. */
+const potOf = (inputs: Inputs, litres: number, isCovered: boolean): Pot => ({
+	mass: litres,
+	pot: 600,
+	power: num(inputs, 'power'),
+	efficiency: share(text(inputs, 'fuel')) * (text(inputs, 'pot') === 'smaller' ? smallVessel : 1),
+	loss: potLoss(litres, isCovered),
+	ambient: 20
+});
 
 /** Whites set from 62 °C, are firm from 80; yolks thicken from 64, set from 68, crumble from 77 (McGee; Donovan et al.). */
 function eggState(isYolk: boolean, celsius: number): string {
@@ -66,14 +86,7 @@ export const egg: Question = {
 		const mass = num(inputs, 'mass') / 1000;
 		const [count, litres, start] = [num(inputs, 'count'), num(inputs, 'litres'), num(inputs, 'start')];
 		const { yolkEdge, say } = eggStyles[text(inputs, 'style') as EggStyle];
-		const pot = {
-			mass: litres,
-			pot: 600,
-			power: num(inputs, 'power'),
-			efficiency: share(text(inputs, 'fuel')),
-			loss: potLoss(litres, true),
-			ambient: 20
-		};
+		const pot = potOf(inputs, litres, true);
 		const method = text(inputs, 'method');
 		const heatUp = heatingTime(pot, 12, boil);
 		const { drop, recovery } = loadDrop(pot, { mass: count * mass, c: eggWater.c, start }, boil);
@@ -121,7 +134,7 @@ export const egg: Question = {
 				{ say: 'White', value: printTemperature(r.white) },
 				{ say: 'Yolk’s edge', value: `${printTemperature(r.yolkEdge)}, then ${printTemperature(r.yolkEdgePeak)}` },
 				{ say: 'Centre', value: `${printTemperature(r.centre)}, then ${printTemperature(r.centrePeak)}` },
-				...(method === 'water bath' ? [{ say: 'Yolk', value: yolkWords(yolkDose([r.centre], seconds)) }] : []),
+				...(method === 'water bath' ? [{ say: 'Yolk', value: yolkWords(r.dose) }] : []),
 				...(method === 'into boiling water'
 					? [{ say: 'The boil sags by', value: `${drop.toFixed(1)} K, back after ${printSeconds(recovery)}` }]
 					: [])
@@ -150,14 +163,7 @@ export const boil: Question = {
 		const litres = num(inputs, 'litres');
 		const b = boilingPoint(num(inputs, 'altitude'));
 		const start = num(inputs, 'start');
-		const pot = {
-			mass: litres,
-			pot: 600,
-			power: num(inputs, 'power'),
-			efficiency: share(text(inputs, 'fuel')) * (text(inputs, 'pot') === 'smaller' ? smallVessel : 1),
-			loss: potLoss(litres, text(inputs, 'lid') === 'on'),
-			ambient: 20
-		};
+		const pot = potOf(inputs, litres, text(inputs, 'lid') === 'on');
 		const time = heatingTime(pot, start, b);
 		const reason =
 			'One body heated and losing heat (Incropera & DeWitt); boiling point by Antoine in the standard atmosphere. Off by ± 10 %, ± 3 % once a litre has been timed.';

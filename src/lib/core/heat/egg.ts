@@ -60,6 +60,8 @@ export interface EggResult {
 	/** Highest afterwards. */
 	readonly yolkEdgePeak: number;
 	readonly centrePeak: number;
+	/** Minutes at 64 °C that the centre has had in the water. */
+	readonly dose: number;
 	/** Profile at lifting by radius, 0 centre to 1 shell, °C. */
 	readonly profile: readonly number[];
 }
@@ -71,7 +73,9 @@ const step = 2;
 export function boilEgg({ mass, start, water, seconds, stop }: EggBath): EggResult {
 	const { k, alpha } = eggBody;
 	const egg = new Conduction({ shape: 'sphere', L: eggRadius(mass), n: cells, isFull: false, k, alpha }, start);
-	egg.run({ seconds, step, outer: water });
+	const centres: number[] = [];
+	egg.run({ seconds, step, outer: water }, () => centres.push(egg.T[0]!));
+	const dose = yolkDose(centres, seconds / Math.max(1, centres.length));
 	const [white, yolkEdge, centre] = [egg.at(eggPlaces.white), egg.at(eggPlaces.yolkEdge), egg.T[0]!];
 	const profile = [...egg.T];
 	let [yolkEdgePeak, centrePeak] = [yolkEdge, centre];
@@ -79,7 +83,7 @@ export function boilEgg({ mass, start, water, seconds, stop }: EggBath): EggResu
 		yolkEdgePeak = Math.max(yolkEdgePeak, egg.at(eggPlaces.yolkEdge));
 		centrePeak = Math.max(centrePeak, egg.T[0]!);
 	});
-	return { white, yolkEdge, centre, yolkEdgePeak, centrePeak, profile };
+	return { white, yolkEdge, centre, yolkEdgePeak, centrePeak, dose, profile };
 }
 
 /** Seconds in a water until the yolk's edge has a temperature; `Infinity` where it is not reached within two hours. */
@@ -106,7 +110,7 @@ export function staggered(times: readonly { readonly id: string; readonly second
 }
 
 /** Minutes at 64 °C that the yolk's centre has had (z 4.7 K: Vega & Mercadé-Prieto 2011), from samples a step apart, s. */
-export function yolkDose(centre: readonly number[], seconds: number): number {
+function yolkDose(centre: readonly number[], seconds: number): number {
 	return centre.reduce((sum, T) => sum + (10 ** ((T - 64) / 4.7) * seconds) / 60, 0);
 }
 

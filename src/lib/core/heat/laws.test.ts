@@ -320,6 +320,8 @@ describe('pans', () => {
 		expect(crustTime(190).usual).toBeCloseTo(150, 6);
 		expect(crustTime(160).usual).toBe(Infinity);
 		expect(dryingTime(220, true) * 2).toBeCloseTo(dryingTime(220, false), 9);
+		expect(dryingTime(220, false)).toBeGreaterThan(15);
+		expect(dryingTime(220, false)).toBeLessThan(40);
 		expect(dryingTime(90, true)).toBe(Infinity);
 	});
 	test.each(Object.entries(smokePoints))('%s: calm, then ventilate, then it smokes, then it burns', (fat, [low]) => {
@@ -419,6 +421,10 @@ describe('eggs', () => {
 		expect(ice.centrePeak).toBeLessThan(air.centrePeak);
 		expect(ice.yolkEdgePeak).toBeLessThan(air.yolkEdgePeak);
 		expect(ice.white).toBeGreaterThan(ice.yolkEdge);
+		// A centre that has long been at 64 °C has had about the minutes that it was there; a boiled one hardly any.
+		const bath64 = { mass: 0.058, start: 64, water: { h: 95, tinf: 64 }, seconds: 1800 };
+		expect(boilEgg({ ...bath64, stop: { face: { h: 10, tinf: 20 }, seconds: 60 } }).dose).toBeCloseTo(30, 6);
+		expect(ice.dose).toBeLessThan(0.1);
 	});
 });
 

@@ -63,7 +63,7 @@ export function dryingTime(pan: number, isPatted: boolean): number {
 	const water = 1000 * film * 0.75 * 2.257e6;
 	const flux = (contact.h * (pan - 100)) / 2;
 	if (pan <= 100) return Infinity;
-	return ((isPatted ? 0.5 : 1) * water) / flux / 2;
+	return ((isPatted ? 0.5 : 1) * water) / flux;
 }
 
 /** Seconds per face for a crust, shortest, usual, longest: 90 s at 220 °C, 150 s at 190; below 170 °C it greys (est.). */

@@ -16,6 +16,8 @@ export interface Organism {
 	readonly wanted: number;
 	readonly say: string;
 	readonly source: string;
+	/** Whose published times hold against it, where there are some. */
+	readonly species?: 'beef' | 'poultry';
 }
 
 /**
@@ -53,6 +55,7 @@ export const organisms = {
 		d: 111,
 		z: 5.56,
 		wanted: 6.5,
+		species: 'beef',
 		say: 'roasts 6.5, mince 5',
 		source: 'implied by the FSIS table'
 	},
@@ -61,6 +64,7 @@ export const organisms = {
 		d: 236,
 		z: 5.5,
 		wanted: 7,
+		species: 'poultry',
 		say: '5 % fat; 12 %: × 1.3, 1 %: × 0.9',
 		source: 'implied by the FSIS table'
 	},
