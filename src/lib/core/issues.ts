@@ -22,6 +22,13 @@ export type Issue =
 	| { readonly code: 'two-options'; readonly path: Path; readonly task: string }
 	| { readonly code: 'out-of-order'; readonly path: Path; readonly what: string }
 	| {
+			readonly code: 'too-many';
+			readonly path: Path;
+			readonly what: string;
+			readonly seen: number;
+			readonly most: number;
+	  }
+	| {
 			readonly code: 'missing-station';
 			readonly path: Path;
 			readonly part: string;
@@ -76,6 +83,8 @@ export function wordIssue(issue: Issue): string {
 			return `${where}task "${issue.task}" stands in another option too. Leave it in one of the two.`;
 		case 'out-of-order':
 			return `${where}${issue.what}. Put the smaller value first.`;
+		case 'too-many':
+			return `${where}${issue.seen} ${issue.what}, and there are ${issue.most}. Take some out.`;
 		case 'missing-station':
 			return `${where}"${issue.step}" (${issue.part}) needs ${issue.need}, and this kitchen has none. Add one to the kitchen, or choose another technique.`;
 		case 'never-done':

@@ -46,13 +46,16 @@ export function dose(core: (seconds: number) => number, seconds: number, z = sof
 
 /** Below this no vegetable gets tender, °C: pectin holds. */
 const pectin = 85;
+/** Hottest that a moist inside gets, °C. */
+const wettest = 100;
 
 /** Seconds until a piece has a dose; `Infinity` where the surroundings stay below 85 °C. */
 function timeToDose(solid: Solid, food: Food, film: Film, start: number, wanted: number): number {
 	if (film.tinf < pectin || film.h === 0) return Infinity;
 	const { k, alpha } = foodProperties(food, (start + film.tinf) / 2);
 	const piece = new Immersed({ ...solid, k, alpha }, film, start);
-	const core = (seconds: number) => piece.temperature(seconds, 'centre');
+	// Moist inside, it does not get hotter than the water in it boils.
+	const core = (seconds: number) => Math.min(wettest, piece.temperature(seconds, 'centre'));
 	let [low, high] = [0, 60];
 	while (dose(core, high) < wanted) {
 		[low, high] = [high, 2 * high];
@@ -66,14 +69,14 @@ function timeToDose(solid: Solid, food: Food, film: Film, start: number, wanted:
 	return (low + high) / 2;
 }
 
-/** Seconds until a vegetable is so soft. */
+/** Seconds until a vegetable is so soft; a number is a share of the dose for tender. */
 export function softeningTime(
 	vegetable: Vegetable,
 	solid: Solid,
 	film: Film,
 	start: number,
-	how: Softness = 'tender'
+	how: Softness | number = 'tender'
 ): number {
 	const { dose: needed, food } = tender[vegetable];
-	return timeToDose(solid, food, film, start, needed * softness[how]);
+	return timeToDose(solid, food, film, start, needed * (typeof how === 'number' ? how : softness[how]));
 }

@@ -55,11 +55,7 @@ export const filterCoffee: Technique = {
 			say: 'Boil the water for the coffee',
 			kind: 'preheat',
 			time: {
-				model: { kind: 'boil', litres: each(0.25), start: 12 },
-				shortest: 300,
-				usual: 360,
-				longest: 480,
-				power: 1200
+				model: { kind: 'boil', litres: each(0.25), start: 12 }
 			},
 			need: { kind: 'burner' },
 			heat: 'full, lid on',

@@ -39,11 +39,7 @@ export const lentilSalad: Technique = {
 			say: 'Start the water for the eggs',
 			kind: 'preheat',
 			time: {
-				model: { kind: 'boil', litres: each(0.25, 0.25), start: 12 },
-				shortest: 300,
-				usual: 390,
-				longest: 510,
-				power: 1200
+				model: { kind: 'boil', litres: each(0.25, 0.25), start: 12 }
 			},
 			need: { kind: 'burner' },
 			heat: 'full, lid on',
@@ -56,11 +52,7 @@ export const lentilSalad: Technique = {
 			say: 'Boil the eggs soft',
 			kind: 'cook',
 			time: {
-				model: { kind: 'boiled-egg', kilograms: kilograms('egg'), start: degrees('start'), style: 'jammy' },
-				shortest: 375,
-				usual: 390,
-				longest: 420,
-				scale: [{ by: 'egg', at: 58, exponent: 0.667 }]
+				model: { kind: 'boiled-egg', kilograms: kilograms('egg'), start: degrees('start'), style: 'jammy' }
 			},
 			need: { kind: 'burner' },
 			heat: 'rolling, then gentle',
@@ -86,11 +78,7 @@ export const lentilSalad: Technique = {
 			say: 'Peel the eggs',
 			kind: 'prep',
 			time: {
-				model: { kind: 'pieces', task: 'peel an egg', pieces: each(1) },
-				shortest: 180,
-				usual: 270,
-				longest: 420,
-				scale: [{ by: 'covers', at: 6, exponent: 1 }]
+				model: { kind: 'pieces', task: 'peel an egg', pieces: each(1) }
 			},
 			need: { kind: 'board' },
 			hands: whole,
@@ -138,11 +126,7 @@ export const sunnyEggs: Technique = {
 			say: 'Fry the eggs',
 			kind: 'cook',
 			time: {
-				model: { kind: 'egg', way: 'fried sunny', kilograms: kilograms('egg') },
-				shortest: 150,
-				usual: 210,
-				longest: 270,
-				scale: [{ by: 'egg', at: 58, exponent: 0.667 }]
+				model: { kind: 'egg', way: 'fried sunny', kilograms: kilograms('egg') }
 			},
 			need: { kind: 'burner' },
 			heat: 'medium-low',
@@ -171,11 +155,7 @@ export const turnedEgg: Technique = {
 			say: 'Fry the one that is turned',
 			kind: 'cook',
 			time: {
-				model: { kind: 'egg', way: 'fried turned', kilograms: kilograms('egg') },
-				shortest: 210,
-				usual: 270,
-				longest: 330,
-				scale: [{ by: 'egg', at: 58, exponent: 0.667 }]
+				model: { kind: 'egg', way: 'fried turned', kilograms: kilograms('egg') }
 			},
 			need: { kind: 'burner' },
 			heat: 'medium',

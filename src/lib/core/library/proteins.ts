@@ -15,11 +15,7 @@ export const duckBreast: Technique = {
 			say: 'Score and salt the duck',
 			kind: 'prep',
 			time: {
-				model: { kind: 'pieces', task: 'score a breast', pieces: each(1) },
-				shortest: 210,
-				usual: 300,
-				longest: 480,
-				scale: [{ by: 'covers', at: 6, exponent: 0.8 }]
+				model: { kind: 'pieces', task: 'score a breast', pieces: each(1) }
 			},
 			need: { kind: 'board' },
 			hands: whole,
@@ -37,11 +33,7 @@ export const duckBreast: Technique = {
 					thickness: metres('thickness'),
 					start: degrees('start'),
 					core: 8
-				},
-				shortest: 900,
-				usual: 1500,
-				longest: 2400,
-				scale: [{ by: 'thickness', at: 30, exponent: 1 }]
+				}
 			},
 			hands: none,
 			after: [{ step: 'score', least: 0, most: 600 }],
@@ -76,12 +68,7 @@ export const duckBreast: Technique = {
 					peak: 57,
 					seared: { seconds: 720, skin: 0.004 },
 					advised: 74
-				},
-				shortest: 390,
-				usual: 480,
-				longest: 630,
-				scale: [{ by: 'thickness', at: 30, exponent: 1.7 }],
-				core: { start: 30, target: 54 }
+				}
 			},
 			need: { kind: 'oven', racks: 1, settings: [200, 180, 190, 210] },
 			hands: touches([
@@ -103,11 +90,7 @@ export const duckBreast: Technique = {
 					start: degrees('start', 3),
 					peak: 57,
 					seared: { seconds: 720, skin: 0.004 }
-				},
-				shortest: 360,
-				usual: 480,
-				longest: 720,
-				scale: [{ by: 'thickness', at: 30, exponent: 1 }]
+				}
 			},
 			hands: none,
 			after: [{ step: 'roast', least: 0, most: 0 }]
@@ -117,11 +100,7 @@ export const duckBreast: Technique = {
 			say: 'Carve the duck',
 			kind: 'finish',
 			time: {
-				model: { kind: 'pieces', task: 'carve a portion', pieces: each(1) },
-				shortest: 90,
-				usual: 120,
-				longest: 180,
-				scale: [{ by: 'covers', at: 6, exponent: 1 }]
+				model: { kind: 'pieces', task: 'carve a portion', pieces: each(1) }
 			},
 			need: { kind: 'board' },
 			hands: whole,

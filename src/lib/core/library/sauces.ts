@@ -22,10 +22,7 @@ export const plumPanSauce: Technique = {
 			say: 'Make the sauce in the pan',
 			kind: 'cook',
 			time: {
-				model: { kind: 'reduce', from: each(0.075), to: each(0.04), level: 0.6, besides: 300 },
-				shortest: 540,
-				usual: 660,
-				longest: 840
+				model: { kind: 'reduce', from: each(0.075), to: each(0.04), level: 0.6, besides: 300 }
 			},
 			need: { kind: 'burner' },
 			heat: 'medium, then a brisk simmer',
@@ -56,10 +53,7 @@ export const shallotCrumbs: Technique = {
 			say: 'Chop the shallots fine',
 			kind: 'prep',
 			time: {
-				model: { kind: 'pieces', task: 'mince shallot', pieces: each(0.67) },
-				shortest: 180,
-				usual: 240,
-				longest: 360
+				model: { kind: 'pieces', task: 'mince shallot', pieces: each(0.67) }
 			},
 			need: { kind: 'board' },
 			hands: whole,
@@ -93,10 +87,7 @@ export const friedSage: Technique = {
 			say: 'Pick and dry the sage',
 			kind: 'prep',
 			time: {
-				model: { kind: 'knife', task: 'pick herbs', kilograms: each(0.001) },
-				shortest: 60,
-				usual: 90,
-				longest: 150
+				model: { kind: 'knife', task: 'pick herbs', kilograms: each(0.001) }
 			},
 			need: { kind: 'board' },
 			hands: whole,

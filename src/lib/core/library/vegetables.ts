@@ -13,11 +13,7 @@ export const rootGratin: Technique = {
 			say: 'Peel and slice the roots',
 			kind: 'prep',
 			time: {
-				model: { kind: 'knife', task: 'slice roots', kilograms: each(0.2) },
-				shortest: 720,
-				usual: 960,
-				longest: 1500,
-				scale: [{ by: 'covers', at: 6, exponent: 0.8 }]
+				model: { kind: 'knife', task: 'slice roots', kilograms: each(0.2) }
 			},
 			need: { kind: 'board' },
 			hands: whole,
@@ -39,12 +35,7 @@ export const rootGratin: Technique = {
 			say: 'Bake the gratin',
 			kind: 'cook',
 			time: {
-				model: { kind: 'bake', food: 'gratin', depth: metres('depth'), start: 18, core: 85, dose: 4.4 },
-				shortest: 3000,
-				usual: 3540,
-				longest: 4320,
-				scale: [{ by: 'depth', at: 45, exponent: 1.5 }],
-				core: { start: 18, target: 90 }
+				model: { kind: 'bake', food: 'gratin', depth: metres('depth'), start: 18, core: 85, dose: 4.4 }
 			},
 			need: { kind: 'oven', racks: 1, settings: [170, 160, 180, 190, 200] },
 			hands: touches([
@@ -79,11 +70,7 @@ export const braisedCabbage: Technique = {
 			say: 'Shred the cabbage, cut the apple',
 			kind: 'prep',
 			time: {
-				model: { kind: 'knife', task: 'shred cabbage', kilograms: each(0.22) },
-				shortest: 480,
-				usual: 660,
-				longest: 960,
-				scale: [{ by: 'covers', at: 6, exponent: 0.8 }]
+				model: { kind: 'knife', task: 'shred cabbage', kilograms: each(0.22) }
 			},
 			need: { kind: 'board' },
 			hands: whole,
@@ -122,11 +109,7 @@ export const greenBeans: Technique = {
 			say: 'Top the beans',
 			kind: 'prep',
 			time: {
-				model: { kind: 'knife', task: 'trim beans', kilograms: each(0.08) },
-				shortest: 300,
-				usual: 420,
-				longest: 600,
-				scale: [{ by: 'covers', at: 6, exponent: 0.9 }]
+				model: { kind: 'knife', task: 'trim beans', kilograms: each(0.08) }
 			},
 			need: { kind: 'board' },
 			hands: whole,
@@ -137,11 +120,7 @@ export const greenBeans: Technique = {
 			say: 'Start the water for the beans',
 			kind: 'preheat',
 			time: {
-				model: { kind: 'boil', litres: each(0.5), start: 12 },
-				shortest: 480,
-				usual: 600,
-				longest: 780,
-				power: 1800
+				model: { kind: 'boil', litres: each(0.5), start: 12 }
 			},
 			need: { kind: 'burner' },
 			heat: 'full, lid on',
@@ -154,10 +133,7 @@ export const greenBeans: Technique = {
 			say: 'Blanch the beans',
 			kind: 'cook',
 			time: {
-				model: { kind: 'soften', vegetable: 'green beans', how: 'crisp', cut: 'stick', size: 0.009, start: 18 },
-				shortest: 210,
-				usual: 270,
-				longest: 360
+				model: { kind: 'soften', vegetable: 'green beans', how: 'crisp', cut: 'stick', size: 0.009, start: 18 }
 			},
 			need: { kind: 'burner' },
 			heat: 'full, lid off',

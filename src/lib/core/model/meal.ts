@@ -2,9 +2,20 @@
 import { z } from 'zod';
 import { duplicateIds, issuesOf, type Issue, type Read } from '../issues';
 import { idSchema, nameSchema } from './kitchen';
-import { readTechnique, techniqueSchema, type Technique } from './technique';
+import { allergens, readTechnique, techniqueSchema, type Technique } from './technique';
 
 const clock = z.int().min(0, 'must be a time of day').max(86_399, 'must be a time of day');
+
+const wishSchema = z.object({
+	id: idSchema,
+	/** Who, in the kitchen's words: "seat 4". */
+	name: nameSchema,
+	covers: z.int().min(1).max(60),
+	settings: z.record(idSchema, z.number()),
+	/** They do without. */
+	without: z.boolean().optional()
+});
+export type Wish = z.infer<typeof wishSchema>;
 
 const partSchema = z.object({
 	id: idSchema,
@@ -15,6 +26,14 @@ const partSchema = z.object({
 	covers: z.int().min(1).max(60).optional(),
 	/** Values of the technique's parameters; absent ones are usual. */
 	settings: z.record(idSchema, z.number()),
+	/** The planner takes whichever technique that makes the same suits the evening. */
+	choose: z.boolean().optional(),
+	/** Whether what can be made before the evening is: in the evening, before, or as the plan needs it (where absent). */
+	ahead: z.enum(['evening', 'before', 'planner']).optional(),
+	/** Guests who have it otherwise: with other settings, or without it. */
+	wishes: z.array(wishSchema).max(12).optional(),
+	/** What guests must know of, where it is not just what the technique says. */
+	allergens: z.array(z.enum(allergens)).optional(),
 	/** Its food tone, one of eight. */
 	tone: z.int().min(0).max(7)
 });
@@ -28,6 +47,8 @@ export const mealSchema = z.object({
 	id: idSchema,
 	name: nameSchema,
 	kitchen: idSchema,
+	/** Put away: kept, and not offered. */
+	archived: z.boolean().optional(),
 	covers: z.int().min(1, 'must be at least 1').max(60, 'must be at most 60'),
 	/** Nothing starts before this, seconds after midnight. */
 	earliest: clock,
@@ -90,9 +111,30 @@ export function readMeal(data: unknown, library: ReadonlyMap<string, Technique>)
 			unknown('technique', p.technique, 'techniques');
 			return;
 		}
-		for (const [key, value] of Object.entries(p.settings)) {
+		const wished = (p.wishes ?? []).reduce((sum, w) => sum + w.covers, 0);
+		const covers = p.covers ?? meal.covers;
+		if (wished > covers) {
+			issues.push({
+				code: 'too-many',
+				path: ['parts', i, 'wishes'],
+				what: 'guests with wishes',
+				seen: wished,
+				most: covers
+			});
+		}
+		issues.push(...duplicateIds(p.wishes ?? [], ['parts', i, 'wishes']));
+		const settings = [
+			...Object.entries(p.settings).map(([key, value]) => ({ key, value, path: ['parts', i, 'settings', key] })),
+			...(p.wishes ?? []).flatMap((w, k) =>
+				Object.entries(w.settings).map(([key, value]) => ({
+					key,
+					value,
+					path: ['parts', i, 'wishes', k, 'settings', key]
+				}))
+			)
+		];
+		for (const { key, value, path } of settings) {
 			const parameter = technique.parameters.find((x) => x.id === key);
-			const path = ['parts', i, 'settings', key];
 			if (!parameter) issues.push({ code: 'unknown-id', path, id: key, among: `parameters of "${technique.name}"` });
 			else if (value < parameter.least || value > parameter.most) {
 				const { least, most, unit } = parameter;

@@ -23,8 +23,9 @@ const plannedStepSchema = z.object({
 	shortest: time,
 	longest: time,
 	lane: z.string(),
-	/** Oven set point, °C. */
+	/** Temperature of the oven, °C; what to set it to, where the two differ. */
 	setting: z.number().optional(),
+	knob: z.number().optional(),
 	heat: z.string().optional(),
 	vessel: z.string().optional(),
 	hands: z.array(handSchema),
@@ -40,9 +41,18 @@ const plannedStepSchema = z.object({
 
 const plannedPartSchema = z.object({
 	id: z.string(),
+	/** The part of the meal it comes from; other guests may have that otherwise. */
+	of: z.string().optional(),
 	name: z.string(),
 	course: z.string(),
 	tone: z.int(),
+	/** Plates it goes on; how it is made. */
+	covers: z.int().optional(),
+	technique: z.string().optional(),
+	/** What guests must know of. */
+	allergens: z.array(z.string()).optional(),
+	/** How it was kept, where it was made before the evening. */
+	before: z.string().optional(),
 	/** When its last step ends, when it goes on the plate; the wait between, and what that wait costs. */
 	ready: time,
 	plated: time,

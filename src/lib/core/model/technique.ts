@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { duplicateIds, issuesOf, type Issue, type Path, type Read } from '../issues';
 import { idSchema, nameSchema, vesselKinds } from './kitchen';
-import { timeModelSchema } from './time-model';
+import { namedIn, quantitySchema, timeModelSchema } from './time-model';
 
 const seconds = z
 	.int()
@@ -34,32 +34,62 @@ const scaleSchema = z.object({
 	exponent: z.number().min(-3).max(3)
 });
 
+/** Either a model of the kitchen science, or an estimate of shortest, usual and longest that the record will correct. */
 const timeSchema = z.object({
-	shortest: seconds,
-	usual: z.int().min(1),
-	longest: z.int().min(1),
+	shortest: seconds.optional(),
+	usual: z.int().min(1).optional(),
+	longest: z.int().min(1).optional(),
 	scale: z.array(scaleSchema).optional(),
-	/** Rated power in watts at which the durations hold: heating goes the faster the stronger the burner. */
+	/** Rated power in watts at which the estimate holds: heating goes the faster the stronger the burner. */
 	power: z.number().positive().optional(),
-	/** Computed by the kitchen science; the durations above hold where it cannot be. */
 	model: timeModelSchema.optional(),
-	/** Core temperatures between which the oven step works, °C: they give its time at another set point. */
+	/** Core temperatures between which the oven step works, °C: they give an estimate's time at another set point. */
 	core: z.object({ start: celsius, target: celsius }).optional()
 });
 
+const racks = z.int().min(1).max(10);
 const needSchema = z.discriminatedUnion('kind', [
 	z.object({ kind: z.literal('burner'), leastPower: z.number().positive().optional() }),
 	z.object({
 		kind: z.literal('oven'),
-		racks: z.int().min(1).max(10),
+		racks,
 		/** Set points that will do, °C; the durations hold for the first. */
 		settings: z.array(celsius).min(1).max(8)
 	}),
+	/** The heat from above of an oven that has it. */
+	z.object({ kind: z.literal('broiler'), racks }),
 	z.object({ kind: z.literal('board') }),
 	z.object({ kind: z.literal('cold') }),
 	z.object({ kind: z.literal('fryer') }),
-	z.object({ kind: z.literal('warm') })
+	z.object({ kind: z.literal('warm') }),
+	z.object({ kind: z.literal('grill') }),
+	z.object({ kind: z.literal('griddle') }),
+	/** °C of the bath, to whole degrees. */
+	z.object({ kind: z.literal('water bath'), setting: quantitySchema }),
+	z.object({ kind: z.literal('steamer') }),
+	z.object({ kind: z.literal('wood oven') })
 ]);
+export type Need = z.infer<typeof needSchema>;
+
+/** What lies on a tray or in a pan, or goes into a pot or the oil, at once: what does not fit is done in batches. */
+const loadSchema = z.discriminatedUnion('on', [
+	z.object({
+		on: z.enum(['tray', 'pan']),
+		pieces: quantitySchema,
+		/** Footprint of one piece, metres: round where it has no width. */
+		length: quantitySchema,
+		width: quantitySchema.optional(),
+		/** Cut small, or in single pieces: how full a tray may be and still brown. */
+		sort: z.enum(['vegetables', 'pieces'])
+	}),
+	z.object({ on: z.literal('pot'), kilograms: quantitySchema, start: quantitySchema }),
+	z.object({
+		on: z.literal('fryer'),
+		kilograms: quantitySchema,
+		/** Metres. */ sides: z.tuple([z.number(), z.number(), z.number()])
+	})
+]);
+export type Load = z.infer<typeof loadSchema>;
 
 const touch = { seconds: z.int().min(1).max(3600), say: nameSchema };
 const handsSchema = z.discriminatedUnion('kind', [
@@ -82,6 +112,9 @@ const stepSchema = z.object({
 	time: timeSchema,
 	/** Where; absent: nowhere that is scarce. */
 	need: needSchema.optional(),
+	load: loadSchema.optional(),
+	/** Done only where a choice is one of these values. */
+	when: z.object({ parameter: idSchema, is: z.array(z.number()).min(1) }).optional(),
 	/** The heat, in a cook's words. */
 	heat: z.string().max(60).optional(),
 	hands: handsSchema,
@@ -108,7 +141,67 @@ const stepSchema = z.object({
 });
 export type Step = z.infer<typeof stepSchema>;
 
-export const partKinds = ['protein', 'side', 'sauce', 'egg', 'garnish', 'bread', 'drink'] as const;
+export const partKinds = ['protein', 'egg', 'side', 'starch', 'sauce', 'garnish', 'bread', 'table', 'drink'] as const;
+export type PartKind = (typeof partKinds)[number];
+
+export const allergens = [
+	'gluten',
+	'crustaceans',
+	'eggs',
+	'fish',
+	'peanuts',
+	'soy',
+	'milk',
+	'nuts',
+	'celery',
+	'mustard',
+	'sesame',
+	'sulphites',
+	'lupin',
+	'molluscs'
+] as const;
+export type Allergen = (typeof allergens)[number];
+
+export const aisles = [
+	'meat and fish',
+	'dairy and eggs',
+	'vegetables and fruit',
+	'herbs',
+	'bread',
+	'store cupboard'
+] as const;
+
+const ingredientSchema = z.object({
+	id: idSchema,
+	name: nameSchema,
+	unit: z.enum(['g', 'ml', 'pieces']),
+	/** For one of four; grows with the people to the power of `grows`: 1 (where absent) in step, less where it does not scale, as frying oil. */
+	each: quantitySchema,
+	grows: z.number().min(0).max(1).optional(),
+	/** Row of the yields: `each` is what is served, trim and cooking loss come on top. */
+	yields: z.string().max(40).optional(),
+	/** To taste: share of it to begin with; the rest is kept by. */
+	first: z.number().min(0).max(1).optional(),
+	/** Bowl it waits in: the step that uses it. */
+	step: idSchema,
+	aisle: z.enum(aisles),
+	allergens: z.array(z.enum(allergens)).optional()
+});
+export type Ingredient = z.infer<typeof ingredientSchema>;
+
+const parameterSchema = z.object({
+	id: idSchema,
+	name: nameSchema,
+	unit: z.enum(['mm', 'g', 'pieces', '°C', 'choice']),
+	least: z.number(),
+	most: z.number(),
+	usual: z.number(),
+	/** Named values: schools and styles. With the unit `choice` only these. */
+	options: z.array(z.object({ value: z.number(), say: nameSchema })).optional(),
+	/** Why the usual one is usual. */
+	why: z.string().max(160).optional()
+});
+export type Parameter = z.infer<typeof parameterSchema>;
 
 export const techniqueSchema = z.object({
 	id: idSchema,
@@ -116,19 +209,30 @@ export const techniqueSchema = z.object({
 	kind: z.enum(partKinds),
 	/** What it makes, where there are several ways to make it. */
 	makes: nameSchema.optional(),
-	parameters: z.array(
-		z.object({
-			id: idSchema,
-			name: nameSchema,
-			unit: z.enum(['mm', 'g', 'pieces', '°C']),
-			least: z.number(),
-			most: z.number(),
-			usual: z.number()
-		})
-	),
+	/** Other words it is found by. */
+	words: z.array(z.string().max(40)).max(20).optional(),
+	/** A line on when to choose it. */
+	about: z.string().max(240).optional(),
+	parameters: z.array(parameterSchema),
+	ingredients: z.array(ingredientSchema).max(30).optional(),
 	steps: z.array(stepSchema).min(1).max(40),
 	/** Vessels that stay with the part from the start of one step to the end of another. */
 	vessels: z.array(z.object({ kind: z.enum(vesselKinds), from: idSchema, to: idSchema })),
+	/** All up to a step may be done before the evening: how long and how it keeps, and what to do when it is wanted. */
+	ahead: z
+		.object({
+			last: idSchema,
+			/** Seconds; the row of the agencies' table that they come from, or that they are an estimate. */
+			keeps: z
+				.int()
+				.min(600)
+				.max(30 * 86_400),
+			source: z.string().max(80),
+			how: z.string().max(120),
+			/** Seconds of hands to take it out; absent: 30. */
+			out: z.int().min(5).max(600).optional()
+		})
+		.optional(),
 	/** How it goes on the plate, and how it fades if it waits for that. */
 	plate: z.object({
 		step: idSchema,
@@ -157,24 +261,37 @@ export function readTechnique(data: unknown, path: Path = []): Read<Technique> {
 		if (!steps.has(id)) issues.push({ code: 'unknown-id', path: [...path, ...at], id, among: 'steps' });
 	};
 	const scales = new Set(['covers', ...technique.parameters.map((p) => p.id)]);
-	technique.steps.forEach((s, i) => {
-		const values: readonly unknown[] = Object.values(s.time.model ?? {});
-		for (const value of values) {
-			const by = z.object({ by: z.string() }).safeParse(value).data?.by ?? 'covers';
-			const at = [...path, 'steps', i, 'time', 'model'];
-			if (!scales.has(by)) issues.push({ code: 'unknown-id', path: at, id: by, among: 'parameters' });
+	const named = (ids: readonly string[], at: Path) => {
+		for (const id of ids) {
+			if (!scales.has(id)) issues.push({ code: 'unknown-id', path: [...path, ...at], id, among: 'parameters' });
+		}
+	};
+	technique.parameters.forEach((p, i) => {
+		const isWithin = p.least <= p.usual && p.usual <= p.most;
+		const what = `${p.least}, ${p.usual}, ${p.most} are not least ≤ usual ≤ most`;
+		if (!isWithin) issues.push({ code: 'out-of-order', path: [...path, 'parameters', i], what });
+		if (p.unit === 'choice' && !p.options?.some((o) => o.value === p.usual)) {
+			const detail = 'the usual value must be one of the options';
+			issues.push({ code: 'shape', path: [...path, 'parameters', i, 'usual'], detail });
 		}
 	});
 	technique.steps.forEach((s, i) => {
-		const { shortest, usual, longest } = s.time;
-		if (shortest > usual || usual > longest) {
+		const { model, shortest, usual, longest, scale = [] } = s.time;
+		const at = ['steps', i, 'time'];
+		if (model) named(namedIn(model), [...at, 'model']);
+		else if (shortest === undefined || usual === undefined || longest === undefined) {
+			const detail = 'needs shortest, usual and longest, or a model that computes them';
+			issues.push({ code: 'shape', path: [...path, ...at], detail });
+		} else if (shortest > usual || usual > longest) {
 			const what = `${shortest}, ${usual}, ${longest} are not shortest ≤ usual ≤ longest`;
-			issues.push({ code: 'out-of-order', path: [...path, 'steps', i, 'time'], what });
+			issues.push({ code: 'out-of-order', path: [...path, ...at], what });
 		}
-		s.time.scale?.forEach(({ by }, k) => {
-			const at = [...path, 'steps', i, 'time', 'scale', k, 'by'];
-			if (!scales.has(by)) issues.push({ code: 'unknown-id', path: at, id: by, among: 'parameters' });
+		scale.forEach(({ by }, k) => {
+			named([by], [...at, 'scale', k, 'by']);
 		});
+		if (s.load) named(namedIn(s.load), ['steps', i, 'load']);
+		if (s.need) named(namedIn(s.need), ['steps', i, 'need']);
+		if (s.when) named([s.when.parameter], ['steps', i, 'when', 'parameter']);
 		s.after.forEach((a, k) => {
 			known(a.step, ['steps', i, 'after', k, 'step']);
 			if (a.most !== undefined && a.least > a.most) {
@@ -183,6 +300,15 @@ export function readTechnique(data: unknown, path: Path = []): Read<Technique> {
 			}
 		});
 	});
+	technique.ingredients?.forEach((x, i) => {
+		named(namedIn(x), ['ingredients', i]);
+		known(x.step, ['ingredients', i, 'step']);
+	});
+	if (technique.ahead) known(technique.ahead.last, ['ahead', 'last']);
+	if (technique.steps.find((s) => s.id === technique.plate.step)?.when) {
+		const detail = 'the step that is plated must not depend on a choice';
+		issues.push({ code: 'shape', path: [...path, 'plate', 'step'], detail });
+	}
 	technique.vessels.forEach((v, i) => {
 		known(v.from, ['vessels', i, 'from']);
 		known(v.to, ['vessels', i, 'to']);

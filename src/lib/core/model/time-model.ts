@@ -3,10 +3,12 @@ import { z } from 'zod';
 import { idSchema } from './kitchen';
 
 /** A number, or so many times a parameter (or the covers), and more. */
-const quantity = z.union([
+export const quantitySchema = z.union([
 	z.number(),
 	z.object({ by: idSchema, times: z.number().default(1), plus: z.number().default(0) })
 ]);
+export type Quantity = z.infer<typeof quantitySchema>;
+const quantity = quantitySchema;
 
 export const vegetables = [
 	'waxy potato',
@@ -70,7 +72,50 @@ export const pieceTasks = [
 	'score a breast',
 	'wash a pan'
 ] as const;
-export const roasts = ['lean meat', 'poultry breast', 'duck breast', 'white fish', 'salmon', 'gratin'] as const;
+export const foodNames = [
+	'lean meat',
+	'mince',
+	'poultry breast',
+	'poultry thigh',
+	'duck breast',
+	'white fish',
+	'salmon',
+	'egg white',
+	'egg yolk',
+	'potato',
+	'sweet potato',
+	'root',
+	'squash',
+	'green vegetable',
+	'gratin',
+	'tofu',
+	'dough'
+] as const;
+/** What food lies in; `place` is the air of the oven, or what the grill or the fired oven is like. */
+export const media = ['water', 'bath', 'steam', 'oil', 'ice', 'fridge', 'room', 'place'] as const;
+const shapes = ['slab', 'cylinder', 'sphere'] as const;
+
+const seared = z.object({ seconds: z.number().positive(), skin: z.number().min(0) }).optional();
+const roasted = {
+	food: z.enum(foodNames),
+	/** Full thickness of a slab (where the shape is absent), diameter of a cylinder. */
+	thickness: quantity,
+	shape: z.enum(shapes).optional(),
+	start: quantity,
+	peak: quantity,
+	seared,
+	/** Set point of the oven it came from, where the rest has no oven; what it lies under: 1 is tented, where it is a number. */
+	oven: z.number().optional(),
+	rest: z.union([z.enum(['on a board', 'tented']), quantity]).optional()
+};
+const panned = {
+	food: z.enum(foodNames),
+	thickness: quantity,
+	start: quantity,
+	peak: quantity,
+	/** Seconds between turns; 0: turned once, half way. */
+	turns: quantity
+};
 
 /** Metres for sizes, kilograms, litres, °C. */
 export const timeModelSchema = z.discriminatedUnion('kind', [
@@ -79,50 +124,73 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 	/** Knife work by the kilogram; by the piece. */
 	z.object({ kind: z.literal('knife'), task: z.enum(knifeTasks), kilograms: quantity }),
 	z.object({ kind: z.literal('pieces'), task: z.enum(pieceTasks), pieces: quantity }),
-	/** Boiled in the shell, from the boil. */
-	z.object({ kind: z.literal('boiled-egg'), kilograms: quantity, start: quantity, style: z.enum(eggStyleNames) }),
-	/** Other ways with eggs, by mass. */
-	z.object({ kind: z.literal('egg'), way: z.enum(eggWayNames), kilograms: quantity }),
-	/** In the oven until it will peak, at rest, at a core; a slab, perhaps seared through its skin before. */
+	/** Boiled in the shell, from the boil, until the yolk's edge has a temperature; `cold`: from cold water, off the heat at the boil. */
+	z.object({
+		kind: z.literal('boiled-egg'),
+		kilograms: quantity,
+		start: quantity,
+		style: z.union([z.enum(eggStyleNames), quantity]),
+		cold: z.boolean().optional()
+	}),
+	/** Other ways with eggs, by mass; `firm` lengthens, 1 is as usual. */
+	z.object({ kind: z.literal('egg'), way: z.enum(eggWayNames), kilograms: quantity, firm: quantity.optional() }),
+	/** In the oven until it will peak, at rest, at a core; perhaps seared through its skin before. */
 	z.object({
 		kind: z.literal('roast'),
-		food: z.enum(roasts),
-		thickness: quantity,
-		start: quantity,
-		peak: z.number(),
-		seared: z.object({ seconds: z.number().positive(), skin: z.number().min(0) }).optional(),
+		...roasted,
 		/** The advised core, °C: a peak below it is cautioned. */
 		advised: z.number().optional()
 	}),
 	/** The rest after such a roast, until the core turns. */
+	z.object({ kind: z.literal('rest'), ...roasted }),
+	/** In a hot pan, turned, until it will peak at rest at a core; and that rest. */
+	z.object({ kind: z.literal('pan'), ...panned, advised: z.number().optional() }),
+	z.object({ kind: z.literal('pan-rest'), ...panned }),
+	/** In one medium until the core has a temperature. */
 	z.object({
-		kind: z.literal('rest'),
-		food: z.enum(roasts),
-		thickness: quantity,
+		kind: z.literal('immerse'),
+		food: z.enum(foodNames),
+		shape: z.enum(shapes),
+		size: quantity,
 		start: quantity,
-		peak: z.number(),
-		seared: z.object({ seconds: z.number().positive(), skin: z.number().min(0) }).optional()
+		core: quantity,
+		in: z.enum(media),
+		/** °C; absent: the boil for water and steam, what the place is for `place`. */
+		at: quantity.optional(),
+		advised: z.number().optional()
 	}),
 	/** Baked through: a filled dish until its middle is as hot, and has had so many minutes' worth at 100 °C. */
 	z.object({
 		kind: z.literal('bake'),
-		food: z.enum(roasts),
+		food: z.enum(foodNames),
 		depth: quantity,
 		start: quantity,
 		core: z.number(),
 		dose: z.number().min(0).default(0)
 	}),
 	/** Out of the cold until the core has risen so far. */
-	z.object({ kind: z.literal('temper'), food: z.enum(roasts), thickness: quantity, start: quantity, core: z.number() }),
-	/** Boiled or steamed until soft; round sticks by diameter, cubes by side. */
+	z.object({
+		kind: z.literal('temper'),
+		food: z.enum(foodNames),
+		thickness: quantity,
+		start: quantity,
+		core: z.number()
+	}),
+	/** Cooked until soft; round sticks by diameter, cubes by side. A share of the dose for tender, where it is a number. */
 	z.object({
 		kind: z.literal('soften'),
 		vegetable: z.enum(vegetables),
-		how: z.enum(softnesses),
+		how: z.union([z.enum(softnesses), quantity]),
 		cut: z.enum(['stick', 'cube', 'round']),
 		size: quantity,
-		start: quantity
+		start: quantity,
+		in: z.enum(['water', 'steam', 'oil', 'place']).optional()
 	}),
+	/** A crust: so many faces on a pan, a grill or a plate as hot as this. */
+	z.object({ kind: z.literal('crust'), pan: quantity, faces: z.number().int().min(1).max(6) }),
+	/** An empty pan to a temperature; so much oil in a pot, or in the fryer. */
+	z.object({ kind: z.literal('hot-pan'), to: quantity }),
+	z.object({ kind: z.literal('hot-oil'), litres: quantity, to: quantity }),
 	/** Reduced in a pan at a share of the burner's power, and so many seconds of work besides. */
 	z.object({
 		kind: z.literal('reduce'),
@@ -133,3 +201,12 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 	})
 ]);
 export type TimeModel = z.infer<typeof timeModelSchema>;
+
+/** Every quantity of a model that names a parameter, by that name. */
+export function namedIn(model: object): readonly string[] {
+	const values: readonly unknown[] = Object.values(model);
+	return values.flatMap((value) => {
+		const named = z.object({ by: z.string() }).safeParse(value);
+		return named.success ? [named.data.by] : [];
+	});
+}

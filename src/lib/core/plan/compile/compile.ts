@@ -5,32 +5,38 @@ import type { Meal, Part } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
 import { belowAdvised } from '../../safety/rules';
 import { printTemperature } from '../../units/print';
-import { hour } from '../../units/time';
+import { hour, minute } from '../../units/time';
 import type { Problem } from '../problem';
+import { dutyOf, handsFor, handsOf } from './crew';
 import { durationOf, type Spread } from './duration';
 import { handUses, type HandUse } from './hands';
-import { looksAt } from './timing';
-import { placesFor, resourcesOf, wordNeed, type Place } from './places';
+import { placesFor, resourcesOf, roomOf, wordNeed, type Place } from './places';
+import { alternativesOf, type Portion, type Work } from './portions';
+import { looksAt, valueOf } from './timing/timing';
+import { valuesFor } from './values';
 
 /** Every time of the problem is a multiple of this, seconds. */
 export const grid = 15;
 /** Price of a second of lateness, and of a second of the evening's length. */
 const weights = { slip: 1000, span: 1 };
-/** °C, where no oven says how warm the room is. */
-const usualRoom = 20;
 /** How far beyond the last service a plan may slip. */
 const patience = 2 * hour;
+/** What it has to save to make something before the evening: so many seconds of it. */
+const priceOfAhead = 30 * minute;
 
 /** One way of doing a step: what a mode of its task stands for. */
 export interface Way {
 	readonly place: Place | undefined;
 	readonly spread: Spread;
 	readonly hands: readonly HandUse[];
+	/** Resources that its hands take beside `hands`: those who do this, or do it at this pace. */
+	readonly crew: readonly string[];
 }
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
 export interface TracedStep {
+	/** As it is planned: a part, or those guests of it who have it otherwise. */
 	readonly part: Part;
 	readonly technique: Technique;
 	readonly step: Step;
@@ -41,6 +47,7 @@ export interface TracedStep {
 interface HeldVessel {
 	readonly part: string;
 	readonly kind: VesselKind;
+	readonly amount: number;
 	/** First and last task, by id. */
 	readonly from: string;
 	readonly to: string;
@@ -48,14 +55,29 @@ interface HeldVessel {
 	readonly tasks: readonly string[];
 }
 
+/** What goes on the plate as one. */
+export interface Plated {
+	readonly part: Part & { readonly covers: number };
+	/** The part of the meal that it comes from. */
+	readonly of: string;
+	readonly technique: Technique;
+	/** Tasks one of which finishes it; that one of them is done which the plan has taken. */
+	readonly served: readonly string[];
+	/** Tasks that are there only where it was made before the evening. */
+	readonly before: readonly string[];
+	readonly isBefore: boolean;
+}
+
 /** Leads back from the problem's ids to the meal. */
 export interface Trace {
 	/** Clock time of instant 0, seconds after midnight. */
 	readonly origin: number;
 	readonly steps: ReadonlyMap<string, TracedStep>;
+	/** In plating order within their course; those of techniques that the plan may not take too. */
+	readonly plated: readonly Plated[];
 	/** Plating tasks, by course. */
 	readonly plating: ReadonlyMap<string, string>;
-	/** How long before service each part goes on the plate, seconds. */
+	/** How long before service each goes on the plate, seconds. */
 	readonly offsets: ReadonlyMap<string, number>;
 	readonly vessels: readonly HeldVessel[];
 }
@@ -70,7 +92,8 @@ export const platingId = (course: string) => `plating/${course}`;
 
 /**
  * Compile a consistent meal (see `readMeal`). Steps become tasks, ways of doing them modes, waits lags, kept vessels
- * holds, oven temperatures states, plating order offsets before service. What the kitchen lacks is returned as issues.
+ * holds, temperatures states, techniques among which the planner chooses choices, plating order offsets before service.
+ * What the kitchen lacks is returned as issues; of several techniques those that the kitchen cannot do are left out.
  */
 export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMap<string, Technique>): Read<Compiled> {
 	const issues: Issue[] = [];
@@ -80,42 +103,60 @@ export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMa
 	const steps = new Map<string, TracedStep>();
 	const vessels: Mutable<HeldVessel>[] = [];
 	const lags: Problem['lags'] = [];
+	const choices: Problem['choices'] = [];
+	const plated: Plated[] = [];
 	meal.parts.forEach((part, i) => {
-		const technique = techniques.get(part.technique);
-		if (!technique) return;
-		for (const step of technique.steps) {
-			const all = waysOf(step, technique, part, meal, kitchen);
-			const ways = all.filter((way) => Number.isFinite(way.spread.usual));
-			const [never] = all;
-			if (never && ways.length === 0) {
-				const why = never.spread.computed?.reason.from ?? 'it takes for ever';
-				issues.push({ code: 'never-done', path: ['parts', i], part: part.name, step: step.say, why });
-			} else if (ways.length === 0 && step.need) {
-				const need = wordNeed(step.need);
-				issues.push({ code: 'missing-station', path: ['parts', i], part: part.name, step: step.say, need });
-			}
-			steps.set(taskId(part.id, step.id), { part, technique, step: worded(step, ways[0]), ways });
-			for (const { step: before, least, most } of step.after) {
-				lags.push(lag(taskId(part.id, before), taskId(part.id, step.id), least, most));
+		const tried = alternativesOf(part, meal, kitchen, techniques).map(({ technique, portions }) => ({
+			technique,
+			portions,
+			cooked: portions.map((p) => cook(p, kitchen, ['parts', i]))
+		}));
+		const able = tried.filter((t) => t.cooked.every((c) => c.ok));
+		const [first] = tried;
+		if (able.length === 0 && first) {
+			issues.push(...first.cooked.flatMap((c) => (c.ok ? [] : c.issues)));
+			return;
+		}
+		for (const { portions, cooked } of able) {
+			cooked.forEach((c) => {
+				if (c.ok) for (const [id, traced] of c.value) steps.set(id, traced);
+			});
+			for (const p of portions) {
+				lags.push(...p.lags.map((l) => lag(l.from, l.to, l.least, l.most)));
+				vessels.push(...p.vessels.map((v) => ({ part: p.part.id, ...v })));
+				plated.push({ ...p, before: p.ahead?.before ?? [] });
 			}
 		}
-		for (const { kind, from, to } of technique.vessels) {
-			if (!kitchen.vessels.some((v) => v.kind === kind && v.count > 0)) {
-				issues.push({ code: 'missing-vessel', path: ['parts', i], part: part.name, vessel: kind });
-			}
-			const tasks = stepsBetween(technique, from, to).map((step) => taskId(part.id, step));
-			vessels.push({ part: part.id, kind, from: taskId(part.id, from), to: taskId(part.id, to), tasks });
+		if (able.length > 1) {
+			const options = able.map(({ technique, portions }) => ({
+				id: technique.id,
+				tasks: portions.flatMap((p) => p.works.map((w) => w.task)),
+				cost: 0
+			}));
+			choices.push({ id: `technique:${part.id}`, options });
+			return;
 		}
+		const early = able.flatMap(({ portions }) => portions.flatMap((p) => p.ahead ?? []));
+		if (early.length === 0) return;
+		const options = [
+			{ id: 'evening', tasks: early.flatMap((e) => e.evening), cost: 0 },
+			{ id: 'before', tasks: early.flatMap((e) => e.before), cost: priceOfAhead }
+		];
+		choices.push({ id: `ahead:${part.id}`, options });
 	});
 	for (const link of meal.links) {
-		const [from, to] = [taskId(link.from.part, link.from.step), taskId(link.to.part, link.to.step)];
+		const ends = [taskId(link.from.part, link.from.step), taskId(link.to.part, link.to.step)] as const;
+		const [from, to] = ends;
+		// A link to a step that is not done tonight binds nothing.
+		if (!ends.every((id) => steps.has(id))) continue;
 		lags.push(lag(from, to, link.least, link.most));
 		if (link.sameVessel) joinVessels(vessels, from, to);
 	}
 	if (issues.length > 0) return { ok: false, issues };
 
-	const { serve, offsets, platingTasks, plating } = plateUp(meal, techniques);
+	const { serve, offsets, platingTasks, plating } = plateUp(meal, plated);
 	const last = Math.max(...meal.courses.map((c) => c.service));
+	const places = resourcesOf(kitchen);
 	const problem: Problem = {
 		format: 'juntos-problem',
 		version: 1,
@@ -123,7 +164,8 @@ export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMa
 		horizon: roundUp(last - meal.earliest + patience),
 		services: meal.courses.map((c) => ({ id: c.id, due: roundUp(c.service - meal.earliest) })),
 		weights,
-		...resourcesOf(kitchen),
+		...places,
+		resources: [...handsOf(kitchen), ...places.resources],
 		tasks: [
 			...[...steps].map(([id, { step, ways }]) => ({
 				id,
@@ -133,11 +175,38 @@ export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMa
 			...platingTasks
 		],
 		lags,
-		holds: vessels.map((v) => ({ resource: `vessel:${v.kind}`, amount: 1, from: v.from, to: v.to })),
-		choices: [],
+		holds: vessels.map((v) => ({ resource: `vessel:${v.kind}`, amount: v.amount, from: v.from, to: v.to })),
+		choices,
 		serve
 	};
-	return { ok: true, value: { problem, trace: { origin: meal.earliest, steps, plating, offsets, vessels } } };
+	const trace = { origin: meal.earliest, steps, plated, plating, offsets, vessels };
+	return { ok: true, value: { problem, trace } };
+}
+
+/** The tasks of a portion with all ways of doing them, or what the kitchen lacks for it. */
+function cook(p: Portion, kitchen: Kitchen, path: readonly (string | number)[]): Read<ReadonlyMap<string, TracedStep>> {
+	const issues: Issue[] = [];
+	const steps = new Map<string, TracedStep>();
+	const lacking = (step: Step, need: string) => {
+		issues.push({ code: 'missing-station', path, part: p.part.name, step: step.say, need });
+	};
+	for (const work of p.works) {
+		const all = waysOf(work, p, kitchen);
+		const ways = all.filter((way) => Number.isFinite(way.spread.usual));
+		const [never] = all;
+		if (never && ways.length === 0) {
+			const why = never.spread.computed?.reason.from ?? 'it takes for ever';
+			issues.push({ code: 'never-done', path, part: p.part.name, step: work.step.say, why });
+		} else if (ways.length === 0 && handsFor(work.step, kitchen).length === 0) {
+			lacking(work.step, `somebody who does ${dutyOf(work.step) ?? 'it'} work`);
+		} else if (ways.length === 0 && work.step.need) lacking(work.step, wordNeed(work.step.need));
+		steps.set(work.task, { part: p.part, technique: p.technique, step: worded(work.step, ways[0]), ways });
+	}
+	for (const { kind, amount } of p.vessels) {
+		const owned = kitchen.vessels.filter((v) => v.kind === kind).reduce((sum, v) => sum + v.count, 0);
+		if (owned < amount) issues.push({ code: 'missing-vessel', path, part: p.part.name, vessel: kind });
+	}
+	return issues.length > 0 ? { ok: false, issues } : { ok: true, value: steps };
 }
 
 function roundUp(seconds: number): number {
@@ -154,33 +223,42 @@ function lag(from: string, to: string, least: number, most: number | undefined):
 	return { from, to, min, max: Math.max(min, Math.floor(most / grid) * grid) };
 }
 
-function waysOf(step: Step, technique: Technique, part: Part, meal: Meal, kitchen: Kitchen): readonly Way[] {
+function waysOf(work: Work, { part, technique }: Portion, kitchen: Kitchen): readonly Way[] {
+	const { covers, factor, vessels } = work;
+	const { model } = work.step.time;
+	const of = valuesFor(technique, part.settings, covers);
+	const { need: asked, load } = work.step;
+	const need = asked && load && 'racks' in asked ? { ...asked, racks: vessels } : asked;
+	const step: Step = need ? { ...work.step, need } : work.step;
 	const known = new Map<string, Spread>();
-	const spreadAt = (place: Place | undefined): Spread => {
-		const looks = step.time.model ? looksAt[step.time.model.kind] : undefined;
-		const key =
-			looks === 'burner'
-				? `${place?.power ?? ''} ${place?.fuel ?? ''}`
-				: looks === 'oven'
-					? `${place?.setting ?? ''} ${place?.hasFan ?? ''}`
-					: (looks ?? place?.resource ?? '') + (looks ? '' : ` ${place?.setting ?? ''}`);
-		const at = { ...place, altitude: kitchen.altitude, room: roomOf(kitchen) };
-		const spread = known.get(key) ?? durationOf(step, technique, part, meal, at);
-		known.set(key, spread);
+	const spreadAt = (place: Place | undefined, pace: number): Spread => {
+		const looks = model ? looksAt(model) : 'everything';
+		const key = {
+			burner: `${place?.power ?? ''} ${place?.fuel ?? ''} ${place?.measured ?? ''}`,
+			oven: `${place?.setting ?? ''} ${place?.hasFan ?? ''} ${place?.fire ?? ''}`,
+			nothing: '',
+			everything: `${place?.resource ?? ''} ${place?.setting ?? ''}`
+		}[looks];
+		const at = { ...place, altitude: kitchen.altitude, room: roomOf(kitchen), pace };
+		const spread = known.get(`${key} ${pace}`) ?? times(durationOf(step, of, at), factor);
+		known.set(`${key} ${pace}`, spread);
 		return spread;
 	};
-	const way = (place: Place | undefined): Way => {
-		const spread = spreadAt(place);
-		const length = Number.isFinite(spread.usual) ? roundNear(spread.usual) : grid;
-		return { place, spread, hands: handUses(worded(step, { place, spread, hands: [] }), length, grid) };
-	};
-	return step.need ? placesFor(step.need, kitchen).map(way) : [way(undefined)];
+	const places = need ? placesFor(need, kitchen, (q) => valueOf(q, of)) : [undefined];
+	return handsFor(step, kitchen).flatMap(({ pace, also }) =>
+		places.map((place): Way => {
+			const spread = spreadAt(place, pace);
+			const length = Number.isFinite(spread.usual) ? roundNear(spread.usual) : grid;
+			const filled = worded(step, { place, spread, hands: [], crew: [] });
+			return { place, spread, hands: handUses(filled, length, grid), crew: also };
+		})
+	);
 }
 
-/** A kitchen is as warm as its cold oven. */
-function roomOf(kitchen: Kitchen): number {
-	for (const station of kitchen.stations) if (station.kind === 'oven') return station.room;
-	return usualRoom;
+function times(spread: Spread, factor: number): Spread {
+	if (factor === 1) return spread;
+	const { shortest, usual, longest } = spread;
+	return { ...spread, shortest: shortest * factor, usual: usual * factor, longest: longest * factor };
 }
 
 /** A step with its computed figures in its words, and the caution that they call for. */
@@ -199,28 +277,19 @@ function worded(step: Step, way: Way | undefined): Step {
 }
 
 /** A way of doing a step as a mode of its task, as long as it usually takes, or just as long. */
-export function modeOf({ place, spread, hands }: Way, duration?: number): Problem['tasks'][number]['modes'][number] {
+export function modeOf(
+	{ place, spread, hands, crew }: Way,
+	duration?: number
+): Problem['tasks'][number]['modes'][number] {
 	return {
 		duration: duration ?? roundNear(spread.usual),
 		uses: [
-			...hands.map(({ from, to }) => ({ resource: 'hands', amount: 1, from, to })),
-			...(place ? [{ resource: place.resource, amount: place.amount }] : [])
+			...hands.flatMap(({ from, to }) => ['hands', ...crew].map((resource) => ({ resource, amount: 1, from, to }))),
+			...(place ? [{ resource: place.resource, amount: place.amount }] : []),
+			...(place?.also ?? []).map((resource) => ({ resource, amount: 1 }))
 		],
-		...(place?.setting !== undefined ? { state: { id: place.station, value: place.setting } } : {})
+		...(place?.isSet && place.setting !== undefined ? { state: { id: place.station, value: place.setting } } : {})
 	};
-}
-
-/** The steps on any way from one step to another, both included. */
-function stepsBetween({ steps }: Technique, from: string, to: string): readonly string[] {
-	const leads = new Set([from]);
-	for (const id of leads) {
-		for (const s of steps) if (s.after.some((a) => a.step === id)) leads.add(s.id);
-	}
-	const needed = new Set([to]);
-	for (const id of needed) {
-		for (const { step } of steps.find((s) => s.id === id)?.after ?? []) needed.add(step);
-	}
-	return steps.map((s) => s.id).filter((id) => leads.has(id) && needed.has(id));
 }
 
 /** The vessel that a step ends with and the one that a later step begins with are one and the same. */
@@ -235,20 +304,24 @@ function joinVessels(vessels: Mutable<HeldVessel>[], from: string, to: string): 
 }
 
 /** Plating: the parts of a course go on one after the other, over all plates, and the last is on at service. */
-function plateUp(meal: Meal, techniques: ReadonlyMap<string, Technique>) {
+function plateUp(meal: Meal, plated: readonly Plated[]) {
 	const serve: Problem['serve'] = [];
 	const platingTasks: Problem['tasks'] = [];
 	const offsets = new Map<string, number>();
 	const plating = new Map<string, string>();
 	for (const course of meal.courses) {
 		let offset = 0;
-		for (const part of meal.parts.filter((p) => p.course === course.id).toReversed()) {
-			const plate = techniques.get(part.technique)?.plate;
-			if (!plate) continue;
-			offset += Math.ceil((plate.perPlate * (part.covers ?? meal.covers)) / grid) * grid;
-			offsets.set(part.id, offset);
-			const [free, max] = [Math.floor(plate.free / grid) * grid, Math.floor(plate.most / grid) * grid];
-			serve.push({ task: taskId(part.id, plate.step), service: course.id, offset, free, rate: plate.rate, max });
+		const ids = [...new Set(plated.filter((p) => p.part.course === course.id).map((p) => p.part.id))];
+		for (const id of ids.toReversed()) {
+			const ways = plated.filter((p) => p.part.id === id);
+			const long = Math.max(...ways.map(({ part, technique }) => technique.plate.perPlate * part.covers));
+			offset += Math.ceil(long / grid) * grid;
+			offsets.set(id, offset);
+			for (const { technique, served } of ways) {
+				const { plate } = technique;
+				const [free, max] = [Math.floor(plate.free / grid) * grid, Math.floor(plate.most / grid) * grid];
+				for (const task of served) serve.push({ task, service: course.id, offset, free, rate: plate.rate, max });
+			}
 		}
 		if (offset === 0) continue;
 		const id = platingId(course.id);

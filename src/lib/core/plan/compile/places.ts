@@ -1,12 +1,11 @@
-// Stations as resources and states: one row per kind of equipment.
+// Stations as resources and states, and where a step can be: one row per kind of equipment, one per kind of need.
 import type { Fuel } from '../../heat/burner';
-import type { Kitchen, Station, StationKind } from '../../model/kitchen';
-import type { Step } from '../../model/technique';
+import { waterHeat } from '../../heat/water';
+import type { Kitchen, Station, StationKind, StationOf } from '../../model/kitchen';
+import type { Need } from '../../model/technique';
 import type { Problem } from '../problem';
 
-type Need = NonNullable<Step['need']>;
-type StationOf<K extends StationKind> = Extract<Station, { kind: K }>;
-type NeedOf<K extends StationKind> = Extract<Need, { kind: K }>;
+type NeedOf<K extends Need['kind']> = Extract<Need, { kind: K }>;
 
 /** A place a step can be at, and what of it is taken. */
 export interface Place {
@@ -15,92 +14,212 @@ export interface Place {
 	readonly amount: number;
 	/** One of the stations behind the resource; those of equal burners are told apart afterwards. */
 	readonly station: string;
-	readonly power?: number;
+	/** What else is taken meanwhile: the burners under a griddle. */
+	readonly also?: readonly string[];
+	readonly power?: number | undefined;
 	readonly fuel?: Fuel;
+	readonly measured?: number | undefined;
+	/** Temperature it has, °C; where it is set, and to what by the knob. */
 	readonly setting?: number;
+	readonly knob?: number;
 	readonly hasFan?: boolean;
+	readonly fire?: 'grill' | 'wood oven';
+	/** Whether the place has to be brought to its temperature, as a state of the problem. */
+	readonly isSet?: boolean;
 }
 
 interface Row<K extends StationKind> {
 	/** Resource that a station is part of: equal burners share one. */
-	readonly resource: (station: StationOf<K>) => string;
+	readonly resource: (station: StationOf<K>, kitchen: Kitchen) => string;
 	readonly capacity: (station: StationOf<K>) => number;
-	/** The ways in which a station can serve a need. */
-	readonly places: (station: StationOf<K>, need: NeedOf<K>) => readonly Omit<Place, 'resource' | 'station'>[];
-	readonly word: (need: NeedOf<K>) => string;
+	/** The temperature it is brought to, where it is: where it starts, seconds per °C up and down. */
+	readonly state?: (station: StationOf<K>, kitchen: Kitchen) => Omit<Problem['states'][number], 'id'>;
 }
 
-const simple = (word: string) => ({
-	resource: (s: { id: string }) => s.id,
-	capacity: (s: { places: number }) => s.places,
-	places: () => [{ amount: 1 }],
-	word: () => word
-});
+const own = { resource: (s: { id: string }) => s.id, capacity: (s: { places: number }) => s.places };
+
+/** What a station is like where the kitchen does not say. */
+export const usualStation = {
+	fryer: { litres: 8, power: 3500 },
+	bath: { litres: 12, power: 1200 },
+	grill: 280,
+	'wood oven': 380
+} as const;
+/** A bath cools by ice, seconds per °C (est.). */
+const bathFall = 60;
+/** °C, where no oven says how warm the room is. */
+const usualRoom = 20;
 
 const equipment: { readonly [K in StationKind]: Row<K> } = {
 	burner: {
-		resource: (s) => `burner:${s.power} ${s.fuel}`,
-		capacity: () => 1,
-		places: (s, { leastPower = 0 }) => (s.power >= leastPower ? [{ amount: 1, power: s.power, fuel: s.fuel }] : []),
-		word: ({ leastPower }) => (leastPower === undefined ? 'a burner' : `a burner of at least ${leastPower} W`)
+		resource: (s, kitchen) =>
+			isUnderGriddle(s.id, kitchen)
+				? `burner:${s.id}`
+				: `burner:${s.power} ${s.fuel}${s.measured ? ` ${s.measured}` : ''}`,
+		capacity: () => 1
 	},
 	oven: {
 		resource: (s) => `racks:${s.id}`,
 		capacity: (s) => s.racks,
+		state: (s) => ({ initial: Math.round(s.room), rise: Math.ceil(s.measuredRise ?? s.rise), fall: Math.ceil(s.fall) })
+	},
+	board: own,
+	cold: own,
+	fryer: own,
+	warm: own,
+	grill: own,
+	griddle: { resource: (s) => s.id, capacity: () => 1 },
+	'water bath': {
+		resource: (s) => `bath:${s.id}`,
+		capacity: (s) => s.places,
+		state: ({ litres = usualStation.bath.litres, power = usualStation.bath.power }, kitchen) => ({
+			initial: Math.round(roomOf(kitchen)),
+			rise: Math.ceil((litres * waterHeat) / power),
+			fall: bathFall
+		})
+	},
+	steamer: own,
+	'wood oven': own
+};
+
+interface NeedRow<K extends Need['kind'], S extends StationKind> {
+	readonly at: S;
+	/** The ways in which a station can serve a need. */
+	readonly places: (
+		station: StationOf<S>,
+		need: NeedOf<K>,
+		value: (quantity: NeedOf<'water bath'>['setting']) => number
+	) => readonly Omit<Place, 'resource' | 'station'>[];
+	readonly word: (need: NeedOf<K>) => string;
+}
+
+const row = <K extends Need['kind'], S extends StationKind>(r: NeedRow<K, S>) => r;
+const simple = <S extends StationKind & Need['kind']>(at: S, word: string) =>
+	row<S, S>({ at, places: () => [{ amount: 1 }], word: () => word });
+const wordRacks = (racks: number) => `${racks} ${racks === 1 ? 'rack' : 'racks'}`;
+
+const needs = {
+	burner: row<'burner', 'burner'>({
+		at: 'burner',
+		places: (s, { leastPower = 0 }) =>
+			s.power >= leastPower ? [{ amount: 1, power: s.power, fuel: s.fuel, measured: s.measured }] : [],
+		word: ({ leastPower }) => (leastPower === undefined ? 'a burner' : `a burner of at least ${leastPower} W`)
+	}),
+	oven: row<'oven', 'oven'>({
+		at: 'oven',
 		places: (s, need) =>
 			need.racks > s.racks
 				? []
 				: need.settings
 						.filter((setting) => setting >= s.lowest && setting <= s.highest)
-						.map((setting) => ({ amount: need.racks, setting, hasFan: s.fan })),
+						.map((setting) => ({
+							amount: need.racks,
+							setting,
+							knob: setting - (s.offset ?? 0),
+							hasFan: s.fan,
+							isSet: true
+						})),
 		word: ({ settings, racks }) =>
-			`an oven of at least ${racks} ${racks === 1 ? 'rack' : 'racks'} that can be set to ${settings.join(' or ')} °C`
-	},
-	board: simple('a board'),
-	cold: simple('a cold place'),
-	fryer: simple('a fryer'),
-	warm: simple('a warm drawer')
+			`an oven of at least ${wordRacks(racks)} that can be set to ${settings.join(' or ')} °C`
+	}),
+	broiler: row<'broiler', 'oven'>({
+		at: 'oven',
+		places: (s, { racks }) =>
+			s.broiler && racks <= s.racks
+				? [{ amount: racks, setting: s.highest, knob: s.highest, hasFan: false, isSet: true }]
+				: [],
+		word: ({ racks }) => `an oven that heats from above, with ${wordRacks(racks)}`
+	}),
+	board: simple('board', 'a board'),
+	cold: simple('cold', 'a cold place'),
+	fryer: row<'fryer', 'fryer'>({
+		at: 'fryer',
+		places: ({ power = usualStation.fryer.power }) => [{ amount: 1, power, fuel: 'electric' }],
+		word: () => 'a fryer'
+	}),
+	warm: simple('warm', 'a warm drawer'),
+	grill: row<'grill', 'grill'>({
+		at: 'grill',
+		places: ({ temperature = usualStation.grill }) => [{ amount: 1, setting: temperature, fire: 'grill' }],
+		word: () => 'a grill'
+	}),
+	griddle: row<'griddle', 'griddle'>({
+		at: 'griddle',
+		places: (s) => [{ amount: 1, also: s.covers.map((id) => `burner:${id}`) }],
+		word: () => 'a griddle'
+	}),
+	'water bath': row<'water bath', 'water bath'>({
+		at: 'water bath',
+		places: (_, { setting }, value) => [{ amount: 1, setting: Math.round(value(setting)), isSet: true }],
+		word: () => 'a water bath'
+	}),
+	steamer: simple('steamer', 'a steamer'),
+	'wood oven': row<'wood oven', 'wood oven'>({
+		at: 'wood oven',
+		places: ({ temperature = usualStation['wood oven'] }) => [{ amount: 1, setting: temperature, fire: 'wood oven' }],
+		word: () => 'a wood oven'
+	})
 };
 
-// A station is looked up in its own row, which TypeScript cannot follow through the union.
+// A station, and a need, is looked up in its own row, which TypeScript cannot follow through the union.
 const rowOf = (kind: StationKind) => equipment[kind] as unknown as Row<StationKind>;
+const needRowOf = (kind: Need['kind']) => needs[kind] as unknown as NeedRow<Need['kind'], StationKind>;
 
-/** All places in a kitchen where a step can be; one for each set of equal stations and each setting. */
-export function placesFor(need: Need, kitchen: Kitchen): readonly Place[] {
-	const row = rowOf(need.kind);
+function isUnderGriddle(burner: string, kitchen: Kitchen): boolean {
+	return kitchen.stations.some((s) => s.kind === 'griddle' && s.covers.includes(burner));
+}
+
+/** A kitchen is as warm as its cold oven. */
+export function roomOf(kitchen: Kitchen): number {
+	for (const station of kitchen.stations) if (station.kind === 'oven') return station.room;
+	return usualRoom;
+}
+
+/**
+ * All places in a kitchen where a step can be; one for each set of equal stations and each setting.
+ *
+ * @param value a quantity of the need as a number
+ */
+export function placesFor(
+	need: Need,
+	kitchen: Kitchen,
+	value: (quantity: NeedOf<'water bath'>['setting']) => number
+): readonly Place[] {
+	const { at, places } = needRowOf(need.kind);
 	const seen = new Set<string>();
 	return kitchen.stations
-		.filter((station) => station.kind === need.kind)
+		.filter((station) => station.kind === at)
 		.flatMap((station) => {
-			const resource = row.resource(station);
+			const resource = rowOf(at).resource(station, kitchen);
 			if (seen.has(resource)) return [];
 			seen.add(resource);
-			return row.places(station, need).map((place) => ({ ...place, resource, station: station.id }));
+			return places(station, need, value).map((place) => ({ ...place, resource, station: station.id }));
 		});
 }
 
 /** The stations behind a resource, in the order of the kitchen. */
 export function stationsBehind(resource: string, kitchen: Kitchen): readonly Station[] {
-	return kitchen.stations.filter((station) => rowOf(station.kind).resource(station) === resource);
+	return kitchen.stations.filter((station) => rowOf(station.kind).resource(station, kitchen) === resource);
 }
 
 export function wordNeed(need: Need): string {
-	return rowOf(need.kind).word(need);
+	return needRowOf(need.kind).word(need);
 }
 
-/** Hands, stations and vessels of a kitchen as resources, its ovens' temperatures as states. */
+/** Stations and vessels of a kitchen as resources, what is brought to a temperature as states. */
 export function resourcesOf(kitchen: Kitchen): Pick<Problem, 'resources' | 'states'> {
-	const capacity = new Map<string, number>([['hands', kitchen.cooks.length]]);
+	const capacity = new Map<string, number>();
 	const add = (id: string, amount: number) => capacity.set(id, (capacity.get(id) ?? 0) + amount);
 	for (const station of kitchen.stations) {
-		const row = rowOf(station.kind);
-		add(row.resource(station), row.capacity(station));
+		const r = rowOf(station.kind);
+		add(r.resource(station, kitchen), r.capacity(station));
 	}
 	for (const vessel of kitchen.vessels) add(`vessel:${vessel.kind}`, vessel.count);
 	return {
 		resources: [...capacity].map(([id, amount]) => ({ id, capacity: amount })),
-		states: kitchen.stations.flatMap((s) =>
-			s.kind === 'oven' ? [{ id: s.id, initial: Math.round(s.room), rise: s.rise, fall: s.fall }] : []
-		)
+		states: kitchen.stations.flatMap((s) => {
+			const state = rowOf(s.kind).state?.(s, kitchen);
+			return state ? [{ id: s.id, ...state }] : [];
+		})
 	};
 }

@@ -16,6 +16,8 @@ export function wordConflict(conflict: readonly string[], trace: Trace, kitchen:
 	const shared = conflict.flatMap((id) => {
 		if (id === 'hands')
 			return [kitchen.cooks.length === 1 ? 'one pair of hands' : `${kitchen.cooks.length} pairs of hands`];
+		if (id.startsWith('hands:')) return [`those who do ${id.slice('hands:'.length)} work`];
+		if (id.startsWith('pace:')) return ['one cook’s hands'];
 		if (id.startsWith('vessel:')) return [`the ${id.slice('vessel:'.length)}s there are`];
 		const stations = stationsBehind(id, kitchen);
 		if (stations.length > 0) return [stations.map((s) => s.name).join(' and ')];

@@ -2,8 +2,10 @@
 import type { Kitchen } from '../../model/kitchen';
 import type { Meal } from '../../model/meal';
 import type { Lane, Plan, PlannedStep } from '../../model/plan';
+import { allergensOf } from '../../model/quantities';
 import { formatDuration } from '../../units/time';
-import { platingId, taskId, type Compiled, type TracedStep, type Way } from '../compile/compile';
+import { platingId, type Compiled, type TracedStep, type Way } from '../compile/compile';
+import { canServe } from '../compile/crew';
 import { stationsBehind } from '../compile/places';
 import type { Schedule } from '../problem';
 import { assignEqual } from './assign';
@@ -16,7 +18,21 @@ import { timedTasks, type Timed } from './timed';
 const restLane: Lane = { id: 'rest', kind: 'rest', name: 'Rest' };
 const keepLane: Lane = { id: 'keep', kind: 'keep', name: 'Keep' };
 /** The order of lanes from top to bottom: the way food mostly moves, so that cords cross little. */
-const laneOrder = ['cold', 'board', 'burner', 'fryer', 'oven', 'warm', 'rest', 'keep'];
+const laneOrder = [
+	'cold',
+	'board',
+	'burner',
+	'griddle',
+	'steamer',
+	'water bath',
+	'fryer',
+	'grill',
+	'oven',
+	'wood oven',
+	'warm',
+	'rest',
+	'keep'
+];
 /** Shorter waits are not worth a line. */
 const shortestWait = 60;
 
@@ -67,6 +83,7 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 			longest: Math.round(way.spread.longest),
 			lane: stationOf.get(h.id) ?? restLane.id,
 			...(way.place?.setting !== undefined ? { setting: way.place.setting } : {}),
+			...(way.place?.knob !== undefined && way.place.knob !== way.place.setting ? { knob: way.place.knob } : {}),
 			...(step.heat ? { heat: step.heat } : {}),
 			...(vessel ? { vessel } : {}),
 			hands: (handsOf.get(h.id) ?? []).map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) })),
@@ -78,20 +95,27 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 		};
 	});
 	const laneKind = new Map(lanesOf(kitchen).map((l) => [l.id, l.kind]));
-	const parts = meal.parts.flatMap((part) => {
-		const { plate, kind = '' } = happenings.find((h) => h.part === part)?.technique ?? {};
+	const parts = trace.plated.flatMap(({ part, of, technique, served, before, isBefore }) => {
+		const { plate, kind, ahead } = technique;
 		const service = services.find((s) => s.course === part.course);
-		const last = plate && timed.get(taskId(part.id, plate.step));
-		if (!plate || !last || !service) return [];
+		const last = served.flatMap((task) => timed.get(task) ?? [])[0];
+		if (!last || !service) return [];
+		const isMadeBefore = isBefore || before.some((task) => timed.has(task));
+		const tags = part.allergens ?? allergensOf(technique);
 		const plated = service.at - (trace.offsets.get(part.id) ?? 0);
 		const { id, name, course, tone } = part;
 		const wait = last.wait ?? 0;
 		return [
 			{
 				id,
+				of,
 				name,
 				course,
 				tone,
+				covers: part.covers,
+				technique: technique.id,
+				...(tags.length > 0 ? { allergens: [...tags] } : {}),
+				...(isMadeBefore && ahead ? { before: ahead.how } : {}),
 				ready: clock(last.end),
 				plated,
 				wait,
@@ -185,13 +209,14 @@ function assignVessels(
 			.flatMap((v) => Array.from({ length: v.count }, () => `${v.name}, ${v.size}`));
 		const stretches = held.flatMap((v) => {
 			const [first, last] = [timed.get(v.from), timed.get(v.to)];
-			return v.kind === kind && first && last
-				? [{ from: first.start, to: last.end, group: v.part, tasks: v.tasks }]
-				: [];
+			if (v.kind !== kind || !first || !last) return [];
+			const stretch = { from: first.start, to: last.end, group: v.part, tasks: v.tasks, amount: v.amount };
+			return Array.from({ length: v.amount }, (_, k) => ({ ...stretch, group: `${v.part} ${k}` }));
 		});
 		assignEqual(stretches, names.length).forEach((k, i) => {
+			const { tasks = [], amount = 1 } = stretches[i] ?? {};
 			const name = names[k];
-			for (const id of stretches[i]?.tasks ?? []) if (name) result.set(id, name);
+			for (const id of tasks) if (name) result.set(id, amount > 1 ? `${amount} × ${name}` : name);
 		});
 	}
 	return result;
@@ -218,17 +243,24 @@ function assignHands(
 				task: h.id,
 				group: h.part.id,
 				...u,
+				crew: h.way.crew,
 				from: h.timed.start + u.from,
 				to: h.timed.start + u.to
 			}))
 		),
 		...plating.flatMap((id) => {
 			const t = timed.get(id);
-			return t ? [{ task: id, group: id, from: t.start, to: t.end, say: 'Plate up', whole: true }] : [];
+			return t ? [{ task: id, group: id, from: t.start, to: t.end, say: 'Plate up', whole: true, crew: [] }] : [];
 		})
 	];
 	const result = new Map<string, Hand[]>();
-	assignEqual(stretches, kitchen.cooks.length).forEach((k, i) => {
+	const able = stretches.map(({ crew }) => kitchen.cooks.map((cook) => canServe(cook, crew)));
+	// Whoever is spared most things takes what anybody can do.
+	const order = kitchen.cooks
+		.map((cook, k) => ({ k, spared: cook.avoids?.length ?? 0 }))
+		.sort((a, b) => b.spared - a.spared)
+		.map(({ k }) => k);
+	assignEqual(stretches, kitchen.cooks.length, { can: (i, k) => able[i]?.[k] ?? true, order }).forEach((k, i) => {
 		const stretch = stretches[i];
 		const cook = kitchen.cooks[k];
 		if (!stretch || !cook) return;
@@ -258,7 +290,8 @@ function waitsOf(steps: readonly PlannedStep[], parts: Plan['parts']): Plan['wai
 }
 
 function wordResource(id: string, kitchen: Kitchen): string {
-	if (id === 'hands') return kitchen.cooks.length === 1 ? 'your hands' : 'a free pair of hands';
+	if (id === 'hands' || id.startsWith('hands:') || id.startsWith('pace:'))
+		return kitchen.cooks.length === 1 ? 'your hands' : 'a free pair of hands';
 	if (id.startsWith('vessel:')) return `the ${id.slice('vessel:'.length)}`;
 	const [station, ...more] = stationsBehind(id, kitchen);
 	if (!station) return id;

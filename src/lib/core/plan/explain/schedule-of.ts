@@ -32,5 +32,20 @@ export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Ki
 			return [s.id, Math.max(0, at - trace.origin - s.due)];
 		})
 	);
-	return { format: 'juntos-schedule', version: 1, problem: problem.name, status: 'feasible', starts, modes, slips };
+	const picks = Object.fromEntries(
+		problem.choices.flatMap((c) => {
+			const option = c.options.find((o) => o.tasks.some((task) => starts[task] !== undefined));
+			return option ? [[c.id, option.id] as const] : [];
+		})
+	);
+	return {
+		format: 'juntos-schedule',
+		version: 1,
+		problem: problem.name,
+		status: 'feasible',
+		starts,
+		modes,
+		picks,
+		slips
+	};
 }

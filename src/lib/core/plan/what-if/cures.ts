@@ -88,16 +88,23 @@ const attempts: Record<Promised, (request: PlanRequest) => readonly (readonly At
 	],
 	rest: (request) => {
 		const rests = request.techniques.flatMap((t) =>
-			t.steps.filter((s) => s.kind === 'rest' && s.time.shortest < s.time.usual).map((s) => ({ t, s }))
+			t.steps.flatMap((s) => {
+				const { shortest, usual } = s.time;
+				const isShort = shortest !== undefined && usual !== undefined && shortest < usual;
+				return s.kind === 'rest' && isShort ? [{ t, s, shortest }] : [];
+			})
 		);
 		const used = request.meal.parts.flatMap((part) =>
-			rests.filter(({ t }) => t.id === part.technique).map(({ t, s }) => ({ part, t, s }))
+			rests.filter(({ t }) => t.id === part.technique).map((r) => ({ part, ...r }))
 		);
-		return used.map(({ part, t, s }) => [
+		return used.map(({ part, t, s, shortest }) => [
 			{
 				id: `rest ${part.id}/${s.id}`,
-				say: `rest ${part.name.toLowerCase()} only ${formatDuration(s.time.shortest)}`,
-				request: { ...request, techniques: request.techniques.map((x) => (x === t ? withShortRest(t, s) : x)) }
+				say: `rest ${part.name.toLowerCase()} only ${formatDuration(shortest)}`,
+				request: {
+					...request,
+					techniques: request.techniques.map((x) => (x === t ? withShortRest(t, s, shortest) : x))
+				}
 			}
 		]);
 	},
@@ -130,7 +137,7 @@ const attempts: Record<Promised, (request: PlanRequest) => readonly (readonly At
 
 /** How much a part matters on the plate: garnish least, protein most. */
 const worth = (kind: Technique['kind']) =>
-	['garnish', 'bread', 'drink', 'sauce', 'side', 'egg', 'protein'].indexOf(kind);
+	['garnish', 'bread', 'drink', 'sauce', 'side', 'starch', 'table', 'egg', 'protein'].indexOf(kind);
 
 function changed(request: PlanRequest, id: string, say: string, meal: Meal): Attempt {
 	return { id, say, request: { ...request, meal }, apply: { meal } };
@@ -146,8 +153,8 @@ function withoutLongestWaits(problem: Problem, isPatient: (task: string) => bool
 	};
 }
 
-function withShortRest(technique: Technique, rest: Step): Technique {
-	const time = { ...rest.time, usual: Math.max(1, rest.time.shortest) };
+function withShortRest(technique: Technique, rest: Step, shortest: number): Technique {
+	const time = { ...rest.time, usual: Math.max(1, shortest) };
 	return { ...technique, steps: technique.steps.map((s) => (s === rest ? { ...s, time } : s)) };
 }
 

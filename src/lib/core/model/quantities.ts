@@ -1,0 +1,106 @@
+// What a meal takes: raw weights from portions, what does not scale, what to taste is kept by; bowls, and the shopping.
+import { rawFor, yields, type Yielding } from '../units/yields';
+import type { Meal, Part } from './meal';
+import type { aisles, Allergen, Ingredient, Technique } from './technique';
+import type { Quantity } from './time-model';
+
+/** An ingredient for so many. */
+export interface Amount {
+	readonly name: string;
+	readonly unit: Ingredient['unit'];
+	/** Prepared, and as it is bought: trim and cooking loss on top. In the unit. */
+	readonly used: number;
+	readonly bought: number;
+	/** To taste: so much to begin with; the rest is kept by. */
+	readonly first?: number;
+	/** Whether it grows less than in step with the people. */
+	readonly isDamped: boolean;
+	readonly step: string;
+	readonly aisle: (typeof aisles)[number];
+	readonly allergens: readonly Allergen[];
+}
+
+/** People for whom an ingredient's `each` holds exactly. */
+const reference = 4;
+const isYielding = (name: string): name is Yielding => Object.hasOwn(yields, name);
+
+/** The ingredients of a part for so many; quantities that name a parameter take the part's setting. */
+export function amountsOf(technique: Technique, settings: Part['settings'], covers: number): readonly Amount[] {
+	const value = (q: Quantity) => {
+		if (typeof q === 'number') return q;
+		const of =
+			q.by === 'covers' ? covers : (settings[q.by] ?? technique.parameters.find((p) => p.id === q.by)?.usual ?? 0);
+		return q.times * of + q.plus;
+	};
+	return (technique.ingredients ?? []).map(
+		({ name, unit, each, grows = 1, yields: what, first, step, aisle, allergens }) => {
+			const used = value(each) * reference * (covers / reference) ** grows;
+			const bought = what !== undefined && isYielding(what) ? rawFor(used, what) : used;
+			return {
+				name,
+				unit,
+				used,
+				bought: unit === 'pieces' ? Math.ceil(bought - 1e-9) : bought,
+				...(first === undefined ? {} : { first: used * first }),
+				isDamped: grows < 1,
+				step,
+				aisle,
+				allergens: allergens ?? []
+			};
+		}
+	);
+}
+
+export interface ShoppingLine extends Pick<Amount, 'name' | 'unit' | 'bought' | 'aisle' | 'allergens'> {
+	/** Parts it is for, by name. */
+	readonly parts: readonly string[];
+}
+
+/** How many a part is cooked for: not those who do without. */
+export function eatenBy(part: Part, meal: Pick<Meal, 'covers'>): number {
+	const without = (part.wishes ?? []).filter((w) => w.without === true).reduce((sum, w) => sum + w.covers, 0);
+	return Math.max(0, (part.covers ?? meal.covers) - without);
+}
+
+/** Everything to buy, the same ingredient in one line, by aisle and name. */
+export function shoppingOf(meal: Meal, techniques: ReadonlyMap<string, Technique>): readonly ShoppingLine[] {
+	const lines = new Map<string, ShoppingLine>();
+	for (const part of meal.parts) {
+		const technique = techniques.get(part.technique);
+		if (!technique) continue;
+		for (const { name, unit, bought, aisle, allergens } of amountsOf(technique, part.settings, eatenBy(part, meal))) {
+			const key = `${name.toLowerCase()} ${unit}`;
+			const line = lines.get(key);
+			const parts = line?.parts.includes(part.name) ? line.parts : [...(line?.parts ?? []), part.name];
+			lines.set(key, { name, unit, bought: (line?.bought ?? 0) + bought, aisle, allergens, parts });
+		}
+	}
+	return [...lines.values()].sort((a, b) => a.aisle.localeCompare(b.aisle) || a.name.localeCompare(b.name));
+}
+
+export interface Bowl {
+	readonly part: string;
+	readonly name: string;
+	/** Step that uses it: its id and words. */
+	readonly step: string;
+	readonly say: string;
+	readonly amounts: readonly Amount[];
+}
+
+/** Mise en place: for each step that uses something a bowl with all that goes in then, parts in plating order. */
+export function bowlsOf(meal: Meal, techniques: ReadonlyMap<string, Technique>): readonly Bowl[] {
+	return meal.parts.flatMap((part) => {
+		const technique = techniques.get(part.technique);
+		if (!technique) return [];
+		const amounts = amountsOf(technique, part.settings, eatenBy(part, meal));
+		return technique.steps.flatMap((step): Bowl[] => {
+			const mine = amounts.filter((a) => a.step === step.id);
+			return mine.length === 0 ? [] : [{ part: part.id, name: part.name, step: step.id, say: step.say, amounts: mine }];
+		});
+	});
+}
+
+/** Allergens of all ingredients of a technique, each once. */
+export function allergensOf(technique: Technique): readonly Allergen[] {
+	return [...new Set((technique.ingredients ?? []).flatMap((i) => i.allergens ?? []))];
+}

@@ -1,0 +1,266 @@
+// How much goes in at once: pieces on trays and in pans by room, food in pots and oil by room and by heat; the rest in batches.
+import { efficiency } from '../../heat/burner';
+import { largestFry, type Oil } from '../../heat/frying';
+import { trayFactor } from '../../heat/oven';
+import { crowdingArea } from '../../heat/pan';
+import { foodProperties } from '../../heat/properties';
+import { footprintArea, fullest, type Footprint } from '../../heat/tray';
+import { boilingPoint, largestLoad, potLoss } from '../../heat/water';
+import type { Kitchen, VesselKind } from '../../model/kitchen';
+import type { Load, Step } from '../../model/technique';
+import { vesselSize, type VesselSize } from '../../model/vessel-size';
+import { roomOf, usualStation } from './places';
+import { valueOf } from './timing/timing';
+
+export interface Batches {
+	readonly on: Load['on'];
+	/** Pieces, or kilograms, in all; the most that goes in at once. */
+	readonly whole: number;
+	readonly most: number;
+	readonly unit: 'pieces' | 'kg';
+	/** One after the other. */
+	readonly batches: number;
+	/** Trays, pans or pots that each batch takes at once. */
+	readonly vessels: number;
+	/** Share of the vessels that is covered, by pieces; 0 where it is not a matter of room. */
+	readonly coverage: number;
+	/** What decides how much goes in. */
+	readonly by: 'room' | 'heat';
+	/** Factor on the time. */
+	readonly factor: number;
+	/** Piece and vessel, for the drawing, metres. */
+	readonly piece?: Footprint & { readonly long: number; readonly wide: number };
+	readonly vessel?: VesselSize & { readonly name: string };
+	/** Why it is so, and what else would do; in a cook's words. */
+	readonly why: string;
+	/** The consequence of what the kitchen lacks, and its mend. */
+	readonly warning?: string;
+}
+
+/** A pot boils on while its load drops it by no more than this, K (est.). */
+const mostDrop = 12;
+/** Litres of water to a kilogram of food at the least (est.). */
+const litresPerKilogram = 5;
+/** kg of food to a litre of oil, by room (est.). */
+const perLitreOil = 0.12;
+/** Burner that a pan or pot stands on where none is named, W. */
+const usualBurner = 2000;
+const ovenRack = { width: 0.46, depth: 0.36 };
+
+const strongest = (kitchen: Kitchen) =>
+	Math.max(
+		0,
+		...kitchen.stations.map((s) => (s.kind === 'burner' ? (s.measured ?? s.power * efficiency[s.fuel].usual) : 0))
+	) || usualBurner * efficiency.induction.usual;
+
+function biggest(kitchen: Kitchen, kind: VesselKind, fits: (size: VesselSize) => boolean = () => true) {
+	const sizes = kitchen.vessels
+		.filter((v) => v.kind === kind && v.count > 0)
+		.map((v) => ({ ...vesselSize(v), name: `${v.name}, ${v.size}`, count: v.count }))
+		.filter(fits)
+		.sort((a, b) => b.area * b.litres - a.area * a.litres);
+	const [first] = sizes;
+	return first && { ...first, count: sizes.reduce((sum, s) => sum + s.count, 0) };
+}
+
+/** Batches of a step's load in a kitchen; `undefined` where it has none, or the kitchen lacks the vessel or the fryer. */
+export function batchesOf(step: Step, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+	const { load } = step;
+	if (!load) return undefined;
+	switch (load.on) {
+		case 'tray':
+			return onTrays(load, of, kitchen);
+		case 'pan':
+			return inPans(load, of, kitchen);
+		case 'pot':
+			return inPot(load, of, kitchen);
+		case 'fryer':
+			return inOil(load, of, kitchen);
+	}
+}
+
+type LoadOf<K extends Load['on']> = Extract<Load, { on: K }>;
+type Laid = Extract<Load, { sort: unknown }>;
+
+function pieceOf(load: Laid, of: (id: string) => number) {
+	const long = valueOf(load.length, of);
+	const wide = load.width === undefined ? long : valueOf(load.width, of);
+	const piece: Footprint =
+		load.width === undefined ? { kind: 'round', diameter: long } : { kind: 'stick', length: long, width: wide };
+	return { ...piece, long, wide };
+}
+
+function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+	const ovens = kitchen.stations.flatMap((s) => (s.kind === 'oven' ? [s] : []));
+	const rack = ovens.reduce(
+		(best, s) => {
+			const [width, depth] = [(s.width ?? 46) / 100, (s.depth ?? 36) / 100];
+			return width * depth > best.width * best.depth ? { width, depth } : best;
+		},
+		ovens.length > 0 ? { width: 0, depth: 0 } : ovenRack
+	);
+	const fits = ({ length, width }: VesselSize) =>
+		Math.max(length, width) <= Math.max(rack.width, rack.depth) + 0.01 &&
+		Math.min(length, width) <= Math.min(rack.width, rack.depth) + 0.01;
+	const tray = biggest(kitchen, 'tray', fits) ?? biggest(kitchen, 'tray');
+	if (!tray) return undefined;
+	const whole = Math.ceil(valueOf(load.pieces, of) - 1e-9);
+	const piece = pieceOf(load, of);
+	const area = footprintArea(piece);
+	const perTray = Math.max(1, Math.floor((fullest[load.sort] * tray.area) / area + 1e-9));
+	const needed = Math.ceil(whole / perTray);
+	const racks = Math.max(0, ...ovens.map((s) => s.racks));
+	const vessels = Math.max(1, Math.min(needed, tray.count, racks));
+	const batches = Math.ceil(needed / vessels);
+	const coverage = (Math.ceil(whole / batches) * area) / (tray.area * vessels);
+	const limit =
+		tray.count <= racks
+			? `${tray.count} ${tray.count === 1 ? 'tray' : 'trays'}`
+			: `${racks} ${racks === 1 ? 'rack' : 'racks'}`;
+	const share = Math.round(100 * fullest[load.sort]);
+	return {
+		on: 'tray',
+		whole,
+		most: perTray * vessels,
+		unit: 'pieces',
+		batches,
+		vessels,
+		coverage,
+		by: 'room',
+		factor: trayFactor(
+			vessels,
+			ovens.some((s) => s.fan)
+		),
+		piece,
+		vessel: tray,
+		why: `${perTray} pieces a tray leave it ${share} % full: fuller, it steams instead of browning.`,
+		...(batches > 1
+			? {
+					warning: `${needed} trays are needed and there ${limit.startsWith('1 ') ? 'is' : 'are'} ${limit}: ${batches} batches, each as long. One more tray and rack, smaller pieces or fewer people would do.`
+				}
+			: {})
+	};
+}
+
+function inPans(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+	const pan = biggest(kitchen, 'frying pan') ?? biggest(kitchen, 'grill pan');
+	if (!pan) return undefined;
+	const whole = Math.ceil(valueOf(load.pieces, of) - 1e-9);
+	const piece = pieceOf(load, of);
+	const area = footprintArea(piece);
+	const carried = crowdingArea({
+		mass: 1.8,
+		metal: 'carbon steel',
+		diameter: pan.length,
+		power: strongest(kitchen),
+		ambient: roomOf(kitchen)
+	});
+	const byRoom = Math.max(1, Math.floor((fullest[load.sort] * pan.area) / area + 1e-9));
+	const byHeat = Math.max(1, Math.floor(carried / area + 1e-9));
+	const most = Math.min(byRoom, byHeat);
+	const batches = Math.ceil(whole / most);
+	const by = byHeat < byRoom ? 'heat' : 'room';
+	const one = biggestWords(most);
+	return {
+		on: 'pan',
+		whole,
+		most,
+		unit: 'pieces',
+		batches,
+		vessels: 1,
+		coverage: (Math.ceil(whole / batches) * area) / pan.area,
+		by,
+		factor: 1,
+		piece,
+		vessel: pan,
+		why:
+			by === 'heat'
+				? `${one} at a time is all that the strongest burner keeps at 180 °C: more would stew.`
+				: `${one} at a time fill the pan as far as it still browns.`,
+		...(batches > 1
+			? {
+					warning: `${whole} pieces, ${one} at a time: ${batches} batches. A wider pan${by === 'heat' ? ' on a stronger burner' : ''}, or the oven, would do them at once.`
+				}
+			: {})
+	};
+}
+
+const biggestWords = (most: number) => (most === 1 ? 'one piece' : `${most} pieces`);
+
+function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+	const pot = biggest(kitchen, 'pot') ?? biggest(kitchen, 'saucepan');
+	if (!pot) return undefined;
+	const whole = valueOf(load.kilograms, of);
+	const water = 0.7 * pot.litres;
+	const boil = boilingPoint(kitchen.altitude);
+	const body = {
+		mass: water,
+		pot: 600,
+		power: strongest(kitchen),
+		efficiency: 1,
+		loss: potLoss(water, true),
+		ambient: roomOf(kitchen)
+	};
+	const byHeat = largestLoad(
+		body,
+		{ c: foodProperties('green vegetable').c, start: valueOf(load.start, of) },
+		boil,
+		mostDrop
+	);
+	const byRoom = water / litresPerKilogram;
+	const most = Math.min(byRoom, byHeat);
+	const batches = Math.max(1, Math.ceil(whole / most - 1e-9));
+	const by = byHeat < byRoom ? 'heat' : 'room';
+	return {
+		on: 'pot',
+		whole,
+		most,
+		unit: 'kg',
+		batches,
+		vessels: 1,
+		coverage: 0,
+		by,
+		factor: 1,
+		why:
+			by === 'heat'
+				? `${most.toFixed(1)} kg drop the boil by ${mostDrop} K; more would stew before it boils again.`
+				: `${most.toFixed(1)} kg swim in ${water.toFixed(1)} l; more would break up.`,
+		...(batches > 1
+			? { warning: `${whole.toFixed(1)} kg go in ${batches} batches. A larger pot would do it at once.` }
+			: {})
+	};
+}
+
+function inOil(load: LoadOf<'fryer'>, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+	const fryer = kitchen.stations.find((s) => s.kind === 'fryer');
+	if (fryer?.kind !== 'fryer') return undefined;
+	const { litres = usualStation.fryer.litres, power = usualStation.fryer.power } = fryer;
+	const oil: Oil = { mass: 0.92 * litres, power: 0.9 * power, loss: 5, ambient: roomOf(kitchen) };
+	const whole = valueOf(load.kilograms, of);
+	const { rho } = foodProperties('potato');
+	const byHeat = largestFry(oil, { density: rho, sides: load.sides }, 175);
+	const byRoom = perLitreOil * litres;
+	const most = Math.max(0.05, Math.min(byRoom, byHeat));
+	const batches = Math.max(1, Math.ceil(whole / most - 1e-9));
+	const by = byHeat < byRoom ? 'heat' : 'room';
+	return {
+		on: 'fryer',
+		whole,
+		most,
+		unit: 'kg',
+		batches,
+		vessels: 1,
+		coverage: 0,
+		by,
+		factor: 1,
+		why:
+			by === 'heat'
+				? `${most.toFixed(2)} kg cool ${litres} l of oil by 20 K; more would soak it up.`
+				: `${most.toFixed(2)} kg swim freely in ${litres} l; more would stick together.`,
+		...(batches > 1
+			? {
+					warning: `${whole.toFixed(1)} kg go in ${batches} batches of ${(whole / batches).toFixed(2)} kg. More oil${by === 'heat' ? ' and power' : ''} would take fewer.`
+				}
+			: {})
+	};
+}
