@@ -78,6 +78,7 @@ export const filterCoffee: Technique = {
 				{ step: 'grind', least: 0, most: 900 },
 				{ step: 'water', least: 0, most: 90 }
 			],
+			sign: 'The bed has sunk and shines; drips, no stream.',
 			cautions: ['Boiling water: pour low and away from you.']
 		}
 	],

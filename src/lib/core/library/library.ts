@@ -3,7 +3,13 @@ import type { Technique } from '../model/technique';
 import { filterCoffee, ovenToast } from './bread-and-drinks';
 import { lentilSalad, sunnyEggs, turnedEgg } from './eggs';
 import { duckBreast, duckFurther } from './proteins';
+import { eggWays } from './egg-ways';
+import { meats } from './meats';
+import { poultryAndFish } from './poultry-and-fish';
+import { sauceWays } from './sauce-ways';
 import { friedSage, herbYogurt, plumPanSauce, shallotCrumbs } from './sauces';
+import { starches } from './starches';
+import { vegetableWays } from './vegetable-ways';
 import { braisedCabbage, cornFritters, greenBeans, roastTomatoes, rootGratin } from './vegetables';
 
 export const library: ReadonlyMap<string, Technique> = new Map(
@@ -23,6 +29,12 @@ export const library: ReadonlyMap<string, Technique> = new Map(
 		friedSage,
 		herbYogurt,
 		ovenToast,
-		filterCoffee
+		filterCoffee,
+		...meats,
+		...poultryAndFish,
+		...eggWays,
+		...vegetableWays,
+		...starches,
+		...sauceWays
 	].map((technique) => [technique.id, technique])
 );

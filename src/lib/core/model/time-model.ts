@@ -132,8 +132,14 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 		style: z.union([z.enum(eggStyleNames), quantity]),
 		cold: z.boolean().optional()
 	}),
-	/** Other ways with eggs, by mass; `firm` lengthens, 1 is as usual. */
-	z.object({ kind: z.literal('egg'), way: z.enum(eggWayNames), kilograms: quantity, firm: quantity.optional() }),
+	/** Other ways with eggs, by mass; `firm` lengthens, 1 is as usual; so many one after the other. */
+	z.object({
+		kind: z.literal('egg'),
+		way: z.enum(eggWayNames),
+		kilograms: quantity,
+		firm: quantity.optional(),
+		count: quantity.optional()
+	}),
 	/** In the oven until it will peak, at rest, at a core; perhaps seared through its skin before. */
 	z.object({
 		kind: z.literal('roast'),

@@ -99,13 +99,14 @@ export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'reduce' 
 			}
 		};
 	},
-	egg: ({ way, kilograms, firm = 1 }, value) => {
+	egg: ({ way, kilograms, firm = 1, count = 1 }, value) => {
+		const turns = value(count);
 		const { usual, shortest, longest, medium } = eggWays[way];
 		return {
-			usual: usual * value(firm) * (value(kilograms) / 0.058) ** (2 / 3),
+			usual: turns * usual * value(firm) * (value(kilograms) / 0.058) ** (2 / 3),
 			sigma: Math.log(longest / shortest) / 2.563,
 			reason: {
-				from: `${grams(value(kilograms))}, ${way}, at ${celsius(medium)}${value(firm) === 1 ? '' : `, ${Math.round(100 * value(firm))} % of the usual time`}`,
+				from: `${grams(value(kilograms))}, ${way}, at ${celsius(medium)}${value(firm) === 1 ? '' : `, ${Math.round(100 * value(firm))} % of the usual time`}${turns === 1 ? '' : `, ${turns} one after the other`}`,
 				model: 'usual time for 58 g, with the mass to the power ⅔ (estimate)',
 				off: 'the sign decides'
 			}

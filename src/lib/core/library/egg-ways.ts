@@ -1,0 +1,594 @@
+// Eggs, every way: boiled from hot or cold, poached, fried, scrambled, folded, rolled, baked, steamed, in a bath, coated, marinated.
+import type { Step, Technique } from '../model/technique';
+import type { eggWayNames } from '../model/time-model';
+import {
+	about,
+	boils,
+	burner,
+	butter,
+	choice,
+	cold,
+	computed,
+	degrees,
+	does,
+	each,
+	early,
+	egg,
+	finishes,
+	firm,
+	handles,
+	heats,
+	hotOil,
+	kilograms,
+	laid,
+	none,
+	oil,
+	oven,
+	plated,
+	prepares,
+	salt,
+	share,
+	softEggs,
+	start,
+	steamBurns,
+	takes,
+	touches,
+	vessels,
+	whole,
+	yolk,
+	type IngredientRow
+} from './forms';
+
+const eggs = (step: string, count = 1): ReturnType<typeof takes> =>
+	takes(['eggs', count, 'pieces', step, 'd', { allergens: ['eggs'] }]);
+/** Time by the way, the mass and the firmness; for so many one after the other. */
+const way = (name: (typeof eggWayNames)[number], more: { readonly count?: ReturnType<typeof each> } = {}) =>
+	computed({ kind: 'egg', way: name, kilograms: kilograms('egg'), firm: share('firm'), ...more });
+const salting = choice('salt', 'Salt', 'before, where there is time: no effect on the schedule', [
+	[0, 'before'],
+	[1, 'at the end']
+]);
+const dairy = choice('dairy', 'Milk or cream', 'optional', [
+	[0, 'none'],
+	[1, 'a spoonful each']
+]);
+
+const boiled = (isCold: boolean): Step[] => [
+	...(isCold
+		? [
+				does(
+					'water',
+					'preheat',
+					'Bring the eggs to the boil in cold water',
+					computed({ kind: 'boil', litres: each(0.25, 0.25), start: 12 }),
+					touches([[0, 45, 'Eggs into cold water, 2 cm over them']]),
+					{
+						need: burner(),
+						heat: 'full, lid on',
+						sign: 'Rolling: then off the heat at once.'
+					}
+				)
+			]
+		: [boils('water', 'the eggs', 0.25, 0.25)]),
+	does(
+		'boil',
+		'cook',
+		isCold ? 'Steep the eggs, off the heat and covered' : 'Boil the eggs',
+		computed({
+			kind: 'boiled-egg',
+			kilograms: kilograms('egg'),
+			start: degrees('start'),
+			style: degrees('yolk'),
+			cold: isCold
+		}),
+		touches([
+			[0, 30, isCold ? 'Lid on, off the heat' : 'Lower the eggs in by spoon: cold shells can crack'],
+			[1, 30, 'Eggs into ice water']
+		]),
+		{
+			...(isCold ? {} : { need: burner(), heat: 'rolling, then gentle' }),
+			after: [isCold ? 'water:0' : 'water:120'],
+			sign: 'Open one if you doubt: the yolk decides.',
+			cautions: [softEggs]
+		}
+	),
+	does('ice', 'chill', 'Stop the eggs in ice water', about(240), none, { need: cold, after: ['boil:0'] }),
+	handles('peel', 'Peel the eggs', 'peel an egg', 1, { after: ['ice:1800'] })
+];
+const boiledHot: Technique = {
+	id: 'boiled-eggs',
+	name: 'Boiled eggs, from boiling water',
+	kind: 'egg',
+	makes: 'boiled eggs',
+	words: ['soft boiled', 'hard boiled', 'shell', 'jammy'],
+	about: 'The usual way: less depends on pot, burner and water.',
+	parameters: [egg, start, yolk],
+	ingredients: eggs('boil'),
+	steps: boiled(false),
+	vessels: vessels(['saucepan', 'water', 'boil']),
+	ahead: early('peel', 'soft or marinated eggs', 'in their shells or peeled, in cold water'),
+	plate: { step: 'peel', perPlate: 4, free: 900, rate: 1, most: 3600, keep: 'in lukewarm water' }
+};
+const boiledCold: Technique = {
+	...boiledHot,
+	id: 'boiled-eggs-cold-start',
+	name: 'Boiled eggs, from cold water',
+	about: 'No lowering into the boil, fewer cracks; more depends on pot and burner.',
+	steps: boiled(true)
+};
+
+const poached: Technique = {
+	id: 'poached-eggs',
+	name: 'Poached eggs',
+	kind: 'egg',
+	makes: 'poached eggs',
+	words: ['vinegar', 'swirl', 'benedict'],
+	parameters: [
+		egg,
+		start,
+		firm,
+		choice('pot', 'How', 'still, with a little acid: works for several eggs at once', [
+			[0, 'still, with a little acid'],
+			[1, 'swirled, one at a time'],
+			[2, 'no acid, strained']
+		])
+	],
+	ingredients: [...eggs('break'), ...takes(['vinegar', 5, 'ml', 'water', 's', { grows: 0.5 }], salt('water'))],
+	steps: [
+		boils('water', 'poaching', 0.15, 1),
+		prepares('break', 'Break the eggs into cups, strain off the thin white', 90, 0.9),
+		does(
+			'poach',
+			'cook',
+			'Poach the eggs',
+			way('poached'),
+			touches([
+				[0, 60, 'Heat down to a quiver, slip the eggs in'],
+				[0.5, 15, 'Loosen the eggs'],
+				[1, 45, 'Lift the eggs onto a cloth']
+			]),
+			{
+				need: burner(),
+				heat: 'a quiver, 83 °C',
+				when: { parameter: 'pot', is: [0, 2] },
+				after: ['water:240', 'break:900'],
+				sign: 'White set, yolk trembles.',
+				cautions: [softEggs]
+			}
+		),
+		does('swirl', 'cook', 'Poach the eggs one by one in a swirl', way('poached', { count: each(1.05) }), whole, {
+			need: burner(),
+			heat: 'a quiver, 83 °C',
+			when: { parameter: 'pot', is: [1] },
+			after: ['water:240', 'break:900'],
+			sign: 'White set, yolk trembles.',
+			cautions: [softEggs]
+		}),
+		finishes('trim', 'Trim and blot the eggs', 40, 0.9, { after: ['poach:60', 'swirl:60'] })
+	],
+	vessels: vessels(['pot', 'water', 'trim']),
+	plate: plated('trim', 5, 'soft egg')
+};
+const poachedCups: Technique = {
+	id: 'poached-eggs-cups',
+	name: 'Poached eggs, in cups under water',
+	kind: 'egg',
+	makes: 'poached eggs',
+	words: ['cups', 'several'],
+	about: 'Many at once, all the same; wants small cups.',
+	parameters: [egg, start, firm],
+	ingredients: [...eggs('break'), ...takes(butter('break', 2))],
+	steps: [
+		boils('water', 'the cups', 0.2, 0.4),
+		prepares('break', 'Butter the cups, break an egg into each', 120, 0.9),
+		does(
+			'poach',
+			'cook',
+			'Poach the eggs in their cups',
+			way('poached'),
+			touches([
+				[0, 60, 'Cups into the water'],
+				[1, 60, 'Cups out, eggs turned out']
+			]),
+			{
+				need: burner(),
+				heat: 'a quiver, lid on',
+				after: ['water:240', 'break:900'],
+				sign: 'White set, yolk trembles.',
+				cautions: [softEggs, steamBurns]
+			}
+		)
+	],
+	vessels: vessels(['pot', 'water', 'poach'], ['cups', 'break', 'poach']),
+	plate: plated('poach', 5, 'soft egg')
+};
+
+const lidded: Technique = {
+	id: 'eggs-lidded',
+	name: 'Fried eggs, steamed under a lid',
+	kind: 'egg',
+	makes: 'fried eggs',
+	words: ['basted', 'lid', 'over'],
+	parameters: [egg, firm],
+	ingredients: [...eggs('fry'), ...takes(butter('fry', 4))],
+	steps: [
+		does(
+			'fry',
+			'cook',
+			'Fry the eggs under a lid',
+			way('fried lidded'),
+			touches([
+				[0, 45, 'Break the eggs in, spoon of water, lid on'],
+				[1, 15, 'Eggs off the heat']
+			]),
+			{
+				need: burner(),
+				load: laid('pan', each(1), 0.1, undefined, 'pieces'),
+				heat: 'medium',
+				sign: 'A film of white over the yolk.',
+				cautions: [softEggs]
+			}
+		)
+	],
+	vessels: vessels(['frying pan', 'fry', 'fry']),
+	plate: plated('fry', 4, 'soft egg')
+};
+
+const scrambled = (id: string, name: string, isSlow: boolean): Technique => ({
+	id,
+	name,
+	kind: 'egg',
+	makes: 'scrambled eggs',
+	words: ['soft', 'creamy', isSlow ? 'stirred' : 'quick'],
+	about: isSlow
+		? 'Fine as custard; a quarter of an hour of stirring.'
+		: 'The usual way: soft, on carryover; off while still wet.',
+	parameters: [egg, firm, salting, dairy],
+	ingredients: [
+		...eggs('beat', 2),
+		...takes(salt('beat'), butter('cook', 8), ['milk', 10, 'ml', 'beat', 'd', { allergens: ['milk'] }])
+	],
+	steps: [
+		prepares('beat', 'Beat the eggs', 75, 0.5),
+		does(
+			'cook',
+			'cook',
+			isSlow ? 'Stir the eggs slowly' : 'Scramble the eggs',
+			way(isSlow ? 'scrambled slow' : 'scrambled fast'),
+			whole,
+			{
+				need: burner(),
+				heat: isSlow ? 'very low' : 'medium',
+				after: ['beat:1800'],
+				sign: 'Still wetter than you want it: it sets on.',
+				cautions: [softEggs]
+			}
+		)
+	],
+	vessels: vessels([isSlow ? 'saucepan' : 'frying pan', 'cook', 'cook']),
+	plate: plated('cook', 5, 'soft egg')
+});
+const scrambledSoft = scrambled('scrambled-eggs', 'Scrambled eggs, fast and soft', false);
+const scrambledSlow = scrambled('scrambled-eggs-slow', 'Scrambled eggs, slow and stirred', true);
+
+const cheese: IngredientRow = ['grated hard cheese', 20, 'g', 'filling', 'd', { allergens: ['milk'] }];
+const omelette = (id: string, name: string, isBrown: boolean, about_: string): Technique => ({
+	id,
+	name,
+	kind: 'egg',
+	makes: 'omelette',
+	words: ['folded', 'rolled', 'filled'],
+	about: about_,
+	parameters: [egg, firm, salting],
+	ingredients: [...eggs('beat', 3), ...takes(salt('beat'), butter('fold', 8), ...(isBrown ? [cheese] : []))],
+	steps: [
+		prepares('beat', 'Beat the eggs', 90, 0.7),
+		prepares('filling', isBrown ? 'Set out the filling' : 'Set out butter, herbs and warm plates', 120, 0.4),
+		heats('hot', 'the omelettes', isBrown ? 180 : 150),
+		does(
+			'fold',
+			'cook',
+			isBrown ? 'Brown and fill the omelettes, one by one' : 'Roll the omelettes, one by one',
+			way(isBrown ? 'omelette brown' : 'omelette pale', { count: each(1.3) }),
+			whole,
+			{
+				need: burner(1200),
+				heat: isBrown ? 'medium-high' : 'medium',
+				after: ['hot:60', 'beat:1800', 'filling'],
+				sign: isBrown ? 'Gold beneath, just set on top.' : 'No colour; the inside still runs a little.',
+				cautions: [softEggs]
+			}
+		)
+	],
+	vessels: vessels(['frying pan', 'hot', 'fold']),
+	plate: plated('fold', 5, 'soft egg')
+});
+const omelettePale = omelette(
+	'omelette-pale',
+	'Omelette, rolled and pale',
+	false,
+	'Soft inside; everything ready before the pan is hot.'
+);
+const omeletteBrown = omelette(
+	'omelette-brown',
+	'Omelette, browned and filled',
+	true,
+	'Takes a filling; everything ready before the pan is hot.'
+);
+const folded: Technique = {
+	id: 'folded-eggs',
+	name: 'Folded eggs',
+	kind: 'egg',
+	makes: 'scrambled eggs',
+	words: ['sheet', 'sandwich'],
+	about: 'In sheets for a roll: pushed from the rim, folded over twice.',
+	parameters: [egg, firm, salting],
+	ingredients: [...eggs('beat', 2), ...takes(salt('beat'), butter('cook', 6))],
+	steps: [
+		prepares('beat', 'Beat the eggs', 75, 0.5),
+		does('cook', 'cook', 'Fold the eggs', way('omelette brown'), whole, {
+			need: burner(),
+			heat: 'medium',
+			after: ['beat:1800'],
+			sign: 'Set beneath, wet on top: fold.',
+			cautions: [softEggs]
+		})
+	],
+	vessels: vessels(['frying pan', 'cook', 'cook']),
+	plate: plated('cook', 5, 'soft egg')
+};
+
+const baked: Technique = {
+	id: 'baked-eggs',
+	name: 'Eggs baked in a cup',
+	kind: 'egg',
+	makes: 'baked eggs',
+	words: ['ramekin', 'cream', 'shirred'],
+	parameters: [egg, firm],
+	ingredients: [
+		...eggs('fill'),
+		...takes(butter('fill', 3), ['cream', 15, 'ml', 'fill', 'd', { allergens: ['milk'] }])
+	],
+	steps: [
+		prepares('fill', 'Butter the cups, break in the eggs', 180, 0.9),
+		does(
+			'bake',
+			'cook',
+			'Bake the eggs in their cups',
+			way('baked in a cup'),
+			touches([
+				[0, 45, 'Cups into a bath of hot water, into the oven'],
+				[0.8, 20, 'Look: start of a wobble?'],
+				[1, 45, 'Cups out']
+			]),
+			{
+				need: oven(165, 160, 170, 180),
+				after: ['fill:900'],
+				sign: 'White set, yolk moves.',
+				cautions: [softEggs, 'Hot water in the tray: carry it level.']
+			}
+		)
+	],
+	vessels: vessels(['cups', 'fill', 'bake'], ['tray', 'bake', 'bake']),
+	plate: plated('bake', 6, 'soft egg')
+};
+const custard: Technique = {
+	id: 'steamed-custard',
+	name: 'Savoury custard, steamed',
+	kind: 'egg',
+	makes: 'custard',
+	words: ['steamed', 'silken', 'chawan'],
+	parameters: [egg, firm],
+	ingredients: [...eggs('strain'), ...takes(['stock', 100, 'ml', 'strain', 's', { allergens: ['celery'] }])],
+	steps: [
+		prepares('strain', 'Beat, strain and pour the custards', 360, 0.6),
+		boils('water', 'the steam', 0.1, 0.8),
+		does(
+			'steam',
+			'cook',
+			'Steam the custards, low',
+			way('custard'),
+			touches([
+				[0, 45, 'Cups into the steam, lid ajar'],
+				[1, 45, 'Cups out']
+			]),
+			{
+				need: burner(),
+				heat: 'low, 82 °C inside',
+				after: ['water:600', 'strain:1800'],
+				sign: 'A knife comes out clean; it wobbles as one.',
+				cautions: [steamBurns]
+			}
+		)
+	],
+	vessels: vessels(['pot', 'water', 'steam'], ['steamer basket', 'steam', 'steam'], ['cups', 'strain', 'steam']),
+	plate: { step: 'steam', perPlate: 5, free: 600, rate: 1, most: 1800, keep: 'covered, in the warm steam' }
+};
+const bathEggs: Technique = {
+	id: 'water-bath-eggs',
+	name: 'Eggs from the water bath',
+	kind: 'egg',
+	makes: 'poached eggs',
+	words: ['slow', '63', 'onsen'],
+	about: 'For many, ready whenever they are wanted; white soft as curd.',
+	parameters: [
+		egg,
+		start,
+		{
+			...yolk,
+			least: 62,
+			most: 68,
+			usual: 64,
+			options: [
+				{ value: 63, say: 'runny' },
+				{ value: 64, say: 'like honey' },
+				{ value: 66, say: 'like fudge' }
+			]
+		}
+	],
+	ingredients: eggs('bath'),
+	steps: [
+		does(
+			'bath',
+			'cook',
+			'Bring the eggs to their heat in the bath',
+			computed({
+				kind: 'immerse',
+				food: 'egg yolk',
+				shape: 'sphere',
+				size: { by: 'egg', times: 0.00012, plus: 0.0378 },
+				start: degrees('start'),
+				core: degrees('yolk', -0.7),
+				in: 'bath',
+				at: degrees('yolk')
+			}),
+			touches([[0, 30, 'Eggs into the bath']]),
+			{ need: { kind: 'water bath', setting: degrees('yolk') }, cautions: [softEggs] }
+		),
+		does('thicken', 'hold', 'Let the yolks thicken in the bath', about(1200), none, {
+			need: { kind: 'water bath', setting: degrees('yolk') },
+			after: ['bath:0'],
+			sign: 'The yolk thickens with minutes as with degrees.'
+		}),
+		prepares('crack', 'Crack the eggs onto a spoon', 60, 1, { after: ['thicken:1800'] })
+	],
+	vessels: [],
+	plate: plated('crack', 6, 'soft egg')
+};
+const coated: Technique = {
+	id: 'coated-eggs',
+	name: 'Soft eggs, coated and fried',
+	kind: 'egg',
+	makes: 'coated eggs',
+	words: ['breaded', 'deep fried', 'crumbed'],
+	parameters: [egg, start, { ...yolk, usual: 65 }, { ...firm, name: 'How dark' }],
+	ingredients: [
+		...eggs('boil', 1),
+		...takes(
+			['plain flour', 8, 'g', 'coat', 's', { allergens: ['gluten'] }],
+			['dry breadcrumbs', 15, 'g', 'coat', 'b', { allergens: ['gluten'] }],
+			['whole egg', 0.3, 'pieces', 'coat', 'd', { allergens: ['eggs'] }],
+			['vegetable oil', 200, 'ml', 'fry', 's', { grows: 0.3 }]
+		)
+	],
+	steps: [
+		...boiled(false),
+		handles('coat', 'Coat the eggs: flour, egg, crumbs', 'coat a piece', 1, {
+			after: ['peel:7200'],
+			cautions: ['Raw egg: wash hands after.']
+		}),
+		does(
+			'oil',
+			'preheat',
+			'Heat the oil',
+			computed({ kind: 'hot-oil', litres: each(0.15, 0.9), to: 175 }),
+			touches([[0, 30, 'Oil on, pot a third full at the most']]),
+			{
+				need: burner(),
+				heat: 'medium-high',
+				sign: '175 °C; a crumb sizzles and turns gold in 20 s.',
+				cautions: [hotOil]
+			}
+		),
+		does('fry', 'cook', 'Fry the coated eggs', way('fried coated'), whole, {
+			need: burner(),
+			heat: '175 °C',
+			after: ['oil:60', 'coat:3600'],
+			sign: 'Even gold.',
+			cautions: [hotOil]
+		})
+	],
+	vessels: vessels(['saucepan', 'water', 'boil'], ['pot', 'oil', 'fry']),
+	plate: plated('fry', 5, 'fried crust')
+};
+const marinated: Technique = {
+	id: 'marinated-eggs',
+	name: 'Marinated eggs',
+	kind: 'egg',
+	makes: 'boiled eggs',
+	words: ['soy', 'ramen', 'pickled'],
+	about: 'Made the day before; nothing to do in the evening.',
+	parameters: [egg, start, yolk],
+	ingredients: [
+		...eggs('boil'),
+		...takes(
+			['soy sauce', 25, 'ml', 'marinate', 's', { grows: 0.7, allergens: ['soy', 'gluten'] }],
+			['sugar', 5, 'g', 'marinate', 's', { grows: 0.7 }]
+		)
+	],
+	steps: [
+		...boiled(false),
+		does(
+			'marinate',
+			'marinate',
+			'Marinate the eggs',
+			{ shortest: 4 * 3600, usual: 8 * 3600, longest: 24 * 3600 },
+			touches([[0, 60, 'Eggs into the marinade, into the cold']]),
+			{ need: cold, after: ['peel:3600'], ahead: true }
+		)
+	],
+	vessels: vessels(['saucepan', 'water', 'boil']),
+	ahead: early('marinate', 'soft or marinated eggs', 'in their marinade, in the cold'),
+	plate: { step: 'marinate', perPlate: 6, free: 3600, rate: 1, most: 14_400, keep: 'in the cold' }
+};
+const friedPan: Technique = {
+	id: 'omelette-oven',
+	name: 'Baked omelette with vegetables',
+	kind: 'egg',
+	makes: 'omelette',
+	words: ['frittata', 'tortilla', 'thick'],
+	about: 'For all at once, cut like a cake; warm or cold.',
+	parameters: [{ id: 'depth', name: 'Depth in the dish', unit: 'mm', least: 15, most: 60, usual: 30 }, egg],
+	ingredients: [
+		...eggs('mix', 2),
+		...takes(
+			['onion', 40, 'g', 'mix', 'v', { yields: 'onion' }],
+			['potato', 60, 'g', 'mix', 'v', { yields: 'potato' }],
+			salt('mix'),
+			oil('mix')
+		)
+	],
+	steps: [
+		prepares('mix', 'Cut the vegetables, beat the eggs', 480, 0.7),
+		does(
+			'bake',
+			'cook',
+			'Bake the omelette',
+			computed({
+				kind: 'bake',
+				food: 'gratin',
+				depth: { by: 'depth', times: 0.001, plus: 0 },
+				start: 18,
+				core: 75,
+				dose: 0
+			}),
+			touches([
+				[0, 30, 'Dish into the oven'],
+				[1, 30, 'Knife in: out when it comes clean']
+			]),
+			{ need: oven(170, 160, 180, 190), after: ['mix:1800'], sign: 'Set in the middle, 75 °C; just gold.' }
+		),
+		does('rest', 'rest', 'Let the omelette settle', about(300), none, { after: ['bake:0'] })
+	],
+	vessels: vessels(['dish', 'mix', 'rest']),
+	plate: plated('rest', 6, 'mash, braise, gratin')
+};
+
+export const eggWays: readonly Technique[] = [
+	boiledHot,
+	boiledCold,
+	poached,
+	poachedCups,
+	lidded,
+	scrambledSoft,
+	scrambledSlow,
+	folded,
+	omelettePale,
+	omeletteBrown,
+	friedPan,
+	baked,
+	custard,
+	bathEggs,
+	coated,
+	marinated
+];

@@ -1,0 +1,641 @@
+// Vegetables by the way they are cooked: one row says what a vegetable is, one function what a way does to any of them.
+import type { Parameter, Step, Technique } from '../model/technique';
+import type { knifeTasks, vegetables } from '../model/time-model';
+import type { Yielding } from '../units/yields';
+import {
+	about,
+	boils,
+	burner,
+	butter,
+	choice,
+	cold,
+	computed,
+	cuts,
+	degrees,
+	does,
+	each,
+	early,
+	finishes,
+	held,
+	heats,
+	laid,
+	metres,
+	none,
+	oil,
+	oven,
+	plated,
+	salt,
+	size,
+	softness,
+	steamBurns,
+	takes,
+	touches,
+	vessels
+} from './forms';
+
+interface Row {
+	readonly id: string;
+	/** As on the menu: "Leeks". */
+	readonly name: string;
+	readonly vegetable: (typeof vegetables)[number];
+	readonly cut: 'stick' | 'cube' | 'round';
+	readonly size: Parameter;
+	readonly knife: (typeof knifeTasks)[number];
+	readonly say: string;
+	readonly yields: Yielding;
+	/** Served, grams each. */
+	readonly grams: number;
+	readonly ways: readonly Way[];
+	readonly words?: readonly string[];
+	/** Pieces for each on a tray. */
+	readonly pieces: number;
+	readonly piece: readonly [length: number, width: number];
+}
+type Way = 'boil' | 'steam' | 'pan' | 'roast' | 'braise' | 'glaze' | 'grill';
+
+const across = (usual: number, least: number, most: number) => size('Cut, across', least, usual, most);
+const rows: readonly Row[] = [
+	{
+		id: 'leeks',
+		name: 'Leeks',
+		vegetable: 'leek',
+		cut: 'stick',
+		size: across(28, 12, 45),
+		knife: 'slice leek',
+		say: 'Wash and cut the leeks',
+		yields: 'leek',
+		grams: 120,
+		ways: ['steam', 'pan', 'roast', 'braise'],
+		pieces: 4,
+		piece: [0.06, 0.03]
+	},
+	{
+		id: 'carrots',
+		name: 'Carrots',
+		vegetable: 'carrot',
+		cut: 'stick',
+		size: across(16, 6, 35),
+		knife: 'stick roots',
+		say: 'Peel and cut the carrots',
+		yields: 'carrot',
+		grams: 120,
+		ways: ['boil', 'steam', 'glaze', 'roast'],
+		words: ['roots'],
+		pieces: 8,
+		piece: [0.06, 0.016]
+	},
+	{
+		id: 'sprouts',
+		name: 'Sprouts',
+		vegetable: 'sprouts',
+		cut: 'round',
+		size: across(28, 15, 40),
+		knife: 'trim sprouts',
+		say: 'Trim and halve the sprouts',
+		yields: 'sprouts',
+		grams: 120,
+		ways: ['boil', 'steam', 'pan', 'roast'],
+		pieces: 10,
+		piece: [0.03, 0.03]
+	},
+	{
+		id: 'broccoli',
+		name: 'Broccoli',
+		vegetable: 'broccoli',
+		cut: 'stick',
+		size: across(18, 8, 35),
+		knife: 'trim sprouts',
+		say: 'Cut the broccoli to one size',
+		yields: 'broccoli',
+		grams: 120,
+		ways: ['boil', 'steam', 'grill'],
+		words: ['florets', 'stalks'],
+		pieces: 7,
+		piece: [0.06, 0.03]
+	},
+	{
+		id: 'asparagus',
+		name: 'Asparagus',
+		vegetable: 'asparagus',
+		cut: 'stick',
+		size: across(13, 6, 24),
+		knife: 'trim beans',
+		say: 'Snap and peel the asparagus',
+		yields: 'asparagus',
+		grams: 110,
+		ways: ['boil', 'steam', 'roast', 'grill'],
+		words: ['spears', 'stalks'],
+		pieces: 6,
+		piece: [0.18, 0.015]
+	},
+	{
+		id: 'cauliflower',
+		name: 'Cauliflower',
+		vegetable: 'cauliflower',
+		cut: 'cube',
+		size: across(30, 15, 50),
+		knife: 'trim sprouts',
+		say: 'Cut the cauliflower to one size',
+		yields: 'cauliflower',
+		grams: 130,
+		ways: ['steam', 'roast', 'braise'],
+		words: ['florets'],
+		pieces: 6,
+		piece: [0.04, 0.035]
+	},
+	{
+		id: 'fennel',
+		name: 'Fennel',
+		vegetable: 'fennel',
+		cut: 'stick',
+		size: across(22, 10, 40),
+		knife: 'slice roots',
+		say: 'Cut the fennel in wedges',
+		yields: 'fennel',
+		grams: 120,
+		ways: ['pan', 'roast', 'braise', 'grill'],
+		words: ['anise'],
+		pieces: 4,
+		piece: [0.07, 0.03]
+	},
+	{
+		id: 'celeriac',
+		name: 'Celeriac',
+		vegetable: 'celeriac',
+		cut: 'cube',
+		size: across(20, 10, 40),
+		knife: 'dice roots',
+		say: 'Peel and dice the celeriac',
+		yields: 'celeriac',
+		grams: 130,
+		ways: ['steam', 'roast', 'braise'],
+		words: ['roots'],
+		pieces: 12,
+		piece: [0.02, 0.02]
+	},
+	{
+		id: 'parsnips',
+		name: 'Parsnips',
+		vegetable: 'parsnip',
+		cut: 'stick',
+		size: across(20, 10, 40),
+		knife: 'stick roots',
+		say: 'Peel and cut the parsnips',
+		yields: 'roast parsnip',
+		grams: 120,
+		ways: ['roast', 'glaze'],
+		words: ['roots'],
+		pieces: 6,
+		piece: [0.07, 0.02]
+	},
+	{
+		id: 'squash',
+		name: 'Squash',
+		vegetable: 'squash',
+		cut: 'cube',
+		size: across(30, 12, 50),
+		knife: 'dice roots',
+		say: 'Peel and cube the squash',
+		yields: 'roast squash',
+		grams: 140,
+		ways: ['steam', 'roast', 'grill'],
+		words: ['pumpkin'],
+		pieces: 8,
+		piece: [0.03, 0.03]
+	},
+	{
+		id: 'beets',
+		name: 'Beets',
+		vegetable: 'beet',
+		cut: 'round',
+		size: across(45, 25, 80),
+		knife: 'peel celeriac',
+		say: 'Scrub the beets',
+		yields: 'beet',
+		grams: 120,
+		ways: ['boil', 'roast'],
+		words: ['beetroot', 'roots'],
+		pieces: 2,
+		piece: [0.06, 0.06]
+	},
+	{
+		id: 'onions',
+		name: 'Onions and peppers',
+		vegetable: 'onion',
+		cut: 'stick',
+		size: across(14, 6, 35),
+		knife: 'slice onion',
+		say: 'Cut the onions and peppers in strips',
+		yields: 'onion',
+		grams: 110,
+		ways: ['pan', 'roast', 'grill'],
+		words: ['peppers', 'capsicum'],
+		pieces: 8,
+		piece: [0.05, 0.015]
+	},
+	{
+		id: 'cabbage-wedges',
+		name: 'Cabbage wedges',
+		vegetable: 'cabbage',
+		cut: 'stick',
+		size: across(30, 15, 50),
+		knife: 'slice leek',
+		say: 'Cut the cabbage in wedges',
+		yields: 'cabbage',
+		grams: 140,
+		ways: ['steam', 'pan', 'roast', 'braise'],
+		words: ['leaves'],
+		pieces: 1,
+		piece: [0.14, 0.05]
+	}
+];
+
+/** Cooked for longer or shorter; what every way asks of the cook. */
+const seasoning = choice('season', 'Seasoning', 'simple: dried spice and garlic scorch', [
+	[0, 'simple, flavours at the end'],
+	[1, 'spiced before']
+]);
+const warmth: Parameter = { id: 'start', name: 'Starts at', unit: '°C', least: 1, usual: 18, most: 24 };
+
+const soften = (row: Row, medium: 'water' | 'steam' | 'place', factor = 1) =>
+	computed({
+		kind: 'soften',
+		vegetable: row.vegetable,
+		how: { by: 'soft', times: factor, plus: 0 },
+		cut: row.cut,
+		size: metres('size'),
+		start: degrees('start'),
+		in: medium
+	});
+const small = (row: Row) => row.name.toLowerCase();
+const cut = (row: Row): Step =>
+	cuts('cut', row.say, row.knife, row.grams / 1000, { sign: 'One size: size decides the time.' });
+const tray = (row: Row) => laid('tray', each(row.pieces), row.piece[0], row.piece[1], 'vegetables');
+
+const ways: Readonly<
+	Record<Way, (row: Row) => Pick<Technique, 'name' | 'about' | 'steps' | 'vessels' | 'plate' | 'ahead'>>
+> = {
+	boil: (row) => ({
+		name: `${row.name}, boiled`,
+		about: 'Quick and even; can be stopped in ice water and tossed in butter later.',
+		steps: [
+			cut(row),
+			boils('water', `the ${small(row)}`, 0.4, 0.6),
+			does(
+				'boil',
+				'cook',
+				`Boil the ${small(row)}`,
+				soften(row, 'water'),
+				touches([
+					[0, 30, `${row.name} into the salted water`],
+					[1, 45, 'Drain, away from you']
+				]),
+				{
+					need: burner(),
+					load: { on: 'pot', kilograms: each(row.grams / 1000), start: degrees('start') },
+					heat: 'full, lid off',
+					after: ['cut:7200', 'water:120'],
+					sign: 'A knife goes in with a little push.',
+					cautions: ['Steam when you drain: pour away from you.']
+				}
+			),
+			finishes('toss', `Toss the ${small(row)} in butter, season`, 60, 0.5, { after: ['boil:120'] })
+		],
+		vessels: vessels(['pot', 'water', 'boil']),
+		plate: plated('toss', 4, 'greens'),
+		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
+	}),
+	steam: (row) => ({
+		name: `${row.name}, steamed`,
+		about: 'Nothing is washed out; the pot is half free.',
+		steps: [
+			cut(row),
+			boils('water', `steaming the ${small(row)}`, 0.05, 0.8),
+			does(
+				'steam',
+				'cook',
+				`Steam the ${small(row)}`,
+				soften(row, 'steam'),
+				touches([
+					[0, 30, `${row.name} into the basket, lid on`],
+					[1, 30, 'Basket out']
+				]),
+				{
+					need: burner(),
+					heat: 'medium, lid on',
+					after: ['cut:7200', 'water:600'],
+					sign: 'A knife goes in with a little push.',
+					cautions: [steamBurns]
+				}
+			),
+			finishes('toss', `Dress the ${small(row)}`, 60, 0.5, { after: ['steam:120'] })
+		],
+		vessels: vessels(['pot', 'water', 'steam'], ['steamer basket', 'steam', 'steam']),
+		plate: plated('toss', 4, 'greens'),
+		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
+	}),
+	pan: (row) => ({
+		name: `${row.name}, browned in the pan, then water and lid`,
+		about: 'Brown and tender in one pan.',
+		steps: [
+			cut(row),
+			heats('hot', `the ${small(row)}`, 190),
+			does(
+				'brown',
+				'cook',
+				`Brown the ${small(row)}`,
+				computed({ kind: 'crust', pan: 190, faces: 1 }),
+				touches([
+					[0, 30, `${row.name} in, cut side down`],
+					[1, 20, 'Toss, splash of water, lid on']
+				]),
+				{
+					need: burner(),
+					load: laid('pan', each(row.pieces), row.piece[0], row.piece[1], 'vegetables'),
+					heat: 'medium-high',
+					after: ['hot:60', 'cut:7200'],
+					sign: 'Brown where it lies.'
+				}
+			),
+			does(
+				'soften',
+				'cook',
+				`Soften the ${small(row)} under a lid`,
+				soften(row, 'steam', 0.8),
+				touches([
+					[0.6, 20, 'Toss, look whether the water is gone'],
+					[1, 20, 'Lid off, season']
+				]),
+				{
+					need: burner(),
+					heat: 'medium, lid on',
+					after: ['brown:0'],
+					sign: 'A knife goes in; the water is gone.',
+					cautions: [steamBurns]
+				}
+			)
+		],
+		vessels: vessels(['frying pan', 'hot', 'soften']),
+		plate: plated('soften', 4, 'greens'),
+		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
+	}),
+	roast: (row) => ({
+		name: `${row.name}, roasted`,
+		about: 'Brown and sweet, no hands; shares the oven where the temperature suits.',
+		steps: [
+			cut(row),
+			does(
+				'roast',
+				'cook',
+				`Roast the ${small(row)}`,
+				soften(row, 'place'),
+				touches([
+					[0, 45, `${row.name} oiled, one layer, into the oven`],
+					[0.6, 30, 'Turn the tray, toss'],
+					[1, 30, `${row.name} out`]
+				]),
+				{
+					need: oven(210, 180, 190, 200, 220),
+					load: tray(row),
+					after: ['cut:7200'],
+					sign: 'Brown at the rims, a knife goes in.'
+				}
+			),
+			finishes('season', `Season the ${small(row)} while hot`, 30, 0.3, { after: ['roast:60'] })
+		],
+		vessels: vessels(['tray', 'roast', 'season']),
+		plate: plated('season', 4, 'roast vegetables'),
+		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
+	}),
+	braise: (row) => ({
+		name: `${row.name}, braised`,
+		about: 'Soft, in its own sauce; waits well and can be made the day before.',
+		steps: [
+			cut(row),
+			does(
+				'braise',
+				'cook',
+				`Braise the ${small(row)}`,
+				soften(row, 'water', 2),
+				touches([
+					[0, 60, `${row.name} into butter and a little stock, lid on`],
+					[0.6, 20, 'Turn once'],
+					[1, 45, 'Lid off, glaze, taste']
+				]),
+				{ need: burner(), heat: 'low, lid on', after: ['cut:7200'], sign: 'Soft right through, glossy.' }
+			),
+			does(
+				'warm',
+				'cook',
+				`Heat the ${small(row)} through`,
+				about(300, 0.3),
+				touches([
+					[0, 20, 'Lid on, gentle heat'],
+					[1, 20, 'Taste, season']
+				]),
+				{ need: burner(), heat: 'low, lid on', after: ['braise'], sign: 'Steaming hot right through.' }
+			)
+		],
+		vessels: vessels(['pot', 'braise', 'warm']),
+		plate: plated('warm', 5, 'mash, braise, gratin'),
+		ahead: early(
+			'braise',
+			'cooked dishes, mash, stock',
+			'cooled fast and shallow, in the cold; reheat to 74 °C right through'
+		)
+	}),
+	glaze: (row) => ({
+		name: `${row.name}, glazed`,
+		about: 'Water, butter and a little sugar boil down to a shine as they soften.',
+		steps: [
+			cut(row),
+			does(
+				'glaze',
+				'cook',
+				`Simmer the ${small(row)} to a glaze`,
+				soften(row, 'water'),
+				touches(
+					[
+						[0, 45, `${row.name}, butter, sugar, water half way up`],
+						[1, 60, 'Toss in the glaze until it clings']
+					],
+					[240, 10, 'Shake the pan']
+				),
+				{
+					need: burner(),
+					heat: 'a brisk simmer, lid off',
+					after: ['cut:7200'],
+					sign: 'Water gone, a shine on each piece.'
+				}
+			)
+		],
+		vessels: vessels(['frying pan', 'glaze', 'glaze']),
+		plate: plated('glaze', 4, 'pan sauce'),
+		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
+	}),
+	grill: (row) => ({
+		name: `${row.name}, grilled`,
+		about: 'Charred at the edges; wants the grill and somebody beside it.',
+		steps: [
+			cut(row),
+			does(
+				'grill',
+				'cook',
+				`Grill the ${small(row)}`,
+				soften(row, 'place', 0.7),
+				touches(
+					[
+						[0, 45, `${row.name} oiled, onto the grate`],
+						[1, 30, `${row.name} off`]
+					],
+					[180, 25, 'Turn them']
+				),
+				{
+					need: { kind: 'grill' },
+					after: ['cut:7200'],
+					sign: 'Dark stripes, a knife goes in.',
+					cautions: ['Dripping oil flares.']
+				}
+			),
+			finishes('season', `Dress the ${small(row)}`, 40, 0.4, { after: ['grill:300'] })
+		],
+		vessels: [],
+		plate: plated('season', 4, 'roast vegetables'),
+		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
+	})
+};
+
+const cooked = rows.flatMap((row) =>
+	row.ways.map((way): Technique => {
+		const { name, about: line, steps, vessels: kit, plate, ahead } = ways[way](row);
+		return {
+			id: `${row.id}-${way}`,
+			name,
+			kind: 'side',
+			makes: small(row),
+			words: [way, 'vegetables', ...(row.words ?? [])],
+			...(line === undefined ? {} : { about: line }),
+			parameters: [row.size, softness, warmth, seasoning],
+			ingredients: takes(
+				[small(row), row.grams, 'g', 'cut', 'v', { yields: row.yields }],
+				way === 'roast' || way === 'grill' ? oil(steps[1]?.id ?? 'cut') : butter(steps.at(-1)?.id ?? 'cut', 6),
+				salt(steps.at(-1)?.id ?? 'cut')
+			),
+			steps,
+			vessels: kit,
+			...(ahead ? { ahead } : {}),
+			plate
+		};
+	})
+);
+
+const wilted: Technique = {
+	id: 'leaves-wilted',
+	name: 'Leaves, wilted',
+	kind: 'side',
+	makes: 'green leaves',
+	words: ['spinach', 'chard', 'kale'],
+	parameters: [],
+	ingredients: takes(['spinach', 120, 'g', 'wash', 'v', { yields: 'spinach' }], butter('wilt', 6), salt('wilt')),
+	steps: [
+		cuts('wash', 'Wash and pick the leaves', 'wash leaves', 0.16),
+		does(
+			'wilt',
+			'cook',
+			'Wilt the leaves',
+			about(150, 0.6),
+			{ kind: 'whole' },
+			{ need: burner(1200), heat: 'high', after: ['wash:7200'], sign: 'Just fallen, still bright.' }
+		)
+	],
+	vessels: vessels(['frying pan', 'wilt', 'wilt']),
+	plate: plated('wilt', 4, 'greens')
+};
+const salad: Technique = {
+	id: 'leaves-dressed',
+	name: 'Leaves, dressed',
+	kind: 'side',
+	makes: 'green leaves',
+	words: ['salad', 'lettuce', 'raw'],
+	about: 'Dressed when the plates stand ready: wilts within minutes.',
+	parameters: [],
+	ingredients: takes(
+		['salad leaves', 40, 'g', 'wash', 'v'],
+		['olive oil', 8, 'ml', 'mix', 's'],
+		['vinegar', 3, 'ml', 'mix', 's', { first: 0.7, allergens: ['sulphites'] }],
+		['mustard', 2, 'g', 'mix', 's', { allergens: ['mustard'] }],
+		salt('dress')
+	),
+	steps: [
+		cuts('wash', 'Wash and dry the leaves', 'wash leaves', 0.04),
+		does('crisp', 'chill', 'Crisp the leaves in the cold', about(600), none, { need: cold, after: ['wash:600'] }),
+		does('mix', 'prep', 'Shake the dressing', about(120, 0.2), { kind: 'whole' }, { need: { kind: 'board' } }),
+		finishes('dress', 'Dress the leaves', 60, 0.6, { after: ['crisp:14400', 'mix:7200'] })
+	],
+	vessels: [],
+	ahead: early('crisp', 'cut or blanched vegetables', 'washed and dry, in a cloth in the cold'),
+	plate: plated('dress', 6, 'dressed leaves')
+};
+const raw: Technique = {
+	id: 'fennel-raw',
+	name: 'Fennel, raw and dressed',
+	kind: 'side',
+	makes: 'fennel',
+	words: ['salad', 'shaved', 'raw', 'slaw'],
+	parameters: [],
+	ingredients: takes(
+		['fennel', 90, 'g', 'shave', 'v', { yields: 'fennel' }],
+		['lemon juice', 6, 'ml', 'dress', 'v', { first: 0.6 }],
+		['olive oil', 6, 'ml', 'dress', 's'],
+		salt('dress')
+	),
+	steps: [
+		cuts('shave', 'Shave the fennel', 'slice roots', 0.09, {
+			cautions: ['Slicer: use the guard, stop before the end.']
+		}),
+		does('crisp', 'soak', 'Crisp the fennel in ice water', about(600), touches([[1, 40, 'Drain and dry']]), {
+			need: cold,
+			after: ['shave:600']
+		}),
+		finishes('dress', 'Dress the fennel', 75, 0.6, { after: ['crisp:3600'] })
+	],
+	vessels: [],
+	plate: { step: 'dress', perPlate: 6, ...held('dressed leaves'), most: 900, free: 180 }
+};
+const mushrooms: Technique = {
+	id: 'mushrooms-pan',
+	name: 'Mushrooms, browned',
+	kind: 'side',
+	makes: 'mushrooms',
+	words: ['fungi', 'button'],
+	parameters: [],
+	ingredients: takes(['mushrooms', 90, 'g', 'slice', 'v', { yields: 'mushrooms' }], butter('brown', 8), salt('brown')),
+	steps: [
+		cuts('slice', 'Wipe and slice the mushrooms', 'slice mushrooms', 0.1),
+		heats('hot', 'the mushrooms', 200),
+		does(
+			'brown',
+			'cook',
+			'Brown the mushrooms',
+			about(480),
+			touches(
+				[
+					[0, 30, 'Mushrooms in, one layer'],
+					[1, 30, 'Butter, salt, off']
+				],
+				[120, 15, 'Toss']
+			),
+			{
+				need: burner(1500),
+				load: laid('pan', each(6), 0.04, 0.03, 'vegetables'),
+				heat: 'high',
+				after: ['hot:60', 'slice:3600'],
+				sign: 'Water gone, brown and squeaking.'
+			}
+		)
+	],
+	vessels: vessels(['frying pan', 'hot', 'brown']),
+	plate: plated('brown', 4, 'greens')
+};
+
+export const vegetableWays: readonly Technique[] = [...cooked, wilted, salad, raw, mushrooms];
