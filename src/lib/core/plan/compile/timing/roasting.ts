@@ -26,10 +26,10 @@ const skinFat = 0.2;
 /** Nothing is baked for longer, seconds. */
 const longestBake = 4 * 3600;
 /** An oven that nobody set, °C. */
-const usualSetting = 180;
+export const usualOven = 180;
 
 /** The film on food in an oven, in one piece. */
-function ovenAir({ setting = usualSetting, hasFan = false, fire, altitude }: Circumstance): Air {
+function ovenAir({ setting = usualOven, hasFan = false, fire, altitude }: Circumstance): Air {
 	return {
 		air: setting,
 		wall: setting,
@@ -42,14 +42,14 @@ function ovenAir({ setting = usualSetting, hasFan = false, fire, altitude }: Cir
 
 /** What food meets at its place: the air and walls of an oven, or a grill's heat. */
 export function placeFilm(at: Circumstance): Film {
-	return at.fire === 'grill' ? { h: films.grill.h, tinf: at.setting ?? usualSetting } : shortcutFilm(ovenAir(at));
+	return at.fire === 'grill' ? { h: films.grill.h, tinf: at.setting ?? usualOven } : shortcutFilm(ovenAir(at));
 }
 
-export function placeWords({ setting = usualSetting, hasFan = false, fire }: Circumstance): string {
+export function placeWords({ setting = usualOven, hasFan = false, fire }: Circumstance): string {
 	return fire ? `${fire} at ${celsius(setting)}` : `oven ${celsius(setting)}, ${hasFan ? 'fan' : 'no fan'}`;
 }
 
-export const bodyOf = (food: Food, shape: 'slab' | 'cylinder' | 'sphere', size: number, at: number): Body => {
+export const bodyOf = (food: Food, shape: 'slab' | 'cylinder' | 'sphere', size: number, at: number) => {
 	const { k, alpha } = foodProperties(food, at);
 	return shape === 'slab' ? { shape, thickness: size, k, alpha } : { shape, diameter: size, k, alpha };
 };

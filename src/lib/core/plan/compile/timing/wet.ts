@@ -3,11 +3,11 @@ import { Immersed, type Film, type Solid } from '../../../heat/body';
 import { eggStyles, eggTime, eggTimeIn, eggWays } from '../../../heat/egg';
 import { films } from '../../../heat/films';
 import { scatter } from '../../../heat/properties';
-import { softeningTime } from '../../../heat/softness';
+import { goldenTime, softeningTime } from '../../../heat/softness';
 import { boilingPoint, boilOff, heatingTime, potLoss, reductionTime, steepedAt } from '../../../heat/water';
 import { usualSigma } from '../../../learn/spread';
 import type { media } from '../../../model/time-model';
-import { bodyOf, placeFilm, placeWords } from './roasting';
+import { bodyOf, placeFilm, placeWords, usualOven } from './roasting';
 import {
 	burnerWords,
 	celsius,
@@ -122,11 +122,13 @@ export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'reduce' 
 					: { shape: 'sphere', diameter: d };
 		const { words, ...film } = mediumOf(medium, at, undefined);
 		const wanted = typeof how === 'string' ? how : value(how);
+		const soft = softeningTime(vegetable, solid, film, value(start), wanted);
+		const golden = medium === 'place' && at.fire !== 'grill' ? goldenTime(vegetable, d, at.setting ?? usualOven) : 0;
 		return {
-			usual: softeningTime(vegetable, solid, film, value(start), wanted),
+			usual: Math.max(soft, golden),
 			sigma: sigmaOf.vegetables / 1.28,
 			reason: {
-				from: `${vegetable}, ${mm(d)}, from ${celsius(value(start))} in ${words}, until ${typeof wanted === 'string' ? wanted : `${wanted} of tender`}`,
+				from: `${vegetable}, ${mm(d)}, from ${celsius(value(start))} in ${words}, until ${typeof wanted === 'string' ? wanted : `${wanted} of tender`}${golden > 0 ? ` (${Math.round(soft / 60)} min) and golden (${Math.round(golden / 60)} min)` : ''}`,
 				model: 'conduction, and softening ten times as fast with each 23 K (Rao & Lund); doses are estimates',
 				off: '± 30 % between varieties: the fork decides'
 			}
