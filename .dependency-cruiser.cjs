@@ -6,7 +6,7 @@ const layers = {
 	'core/units/': 'core/units/',
 	'core/heat/': 'core/(heat|units)/',
 	'core/safety/': 'core/(safety|heat|units)/',
-	'core/learn/': 'core/learn/',
+	'core/learn/': 'core/(learn|heat|units)/',
 	'core/model/': 'core/((model|units)/|issues[.]ts)',
 	'core/plan/solve/': 'core/(plan/solve/|plan/problem[.]ts|units/)',
 	'core/plan/check.ts': 'core/plan/problem[.]ts',

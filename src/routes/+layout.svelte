@@ -87,7 +87,9 @@
 </script>
 
 <svelte:window onkeydown={key} />
-<svelte:head><title>{places.find((p) => p.path === page.url.pathname)?.name ?? 'Juntos'} · Juntos</title></svelte:head>
+<svelte:head
+	><title>{places.find((p) => page.url.pathname.startsWith(p.path))?.name ?? 'Juntos'} · Juntos</title></svelte:head
+>
 
 <a class="skip" href="#main">To the content</a>
 <Rail

@@ -23,9 +23,10 @@ interface Stores extends DBSchema {
 	meals: { key: string; value: StoredRecord };
 	kitchens: { key: string; value: StoredRecord };
 	runs: { key: string; value: StoredRecord };
+	techniques: { key: string; value: StoredRecord };
 	kept: { key: string; value: KeptRecord };
 }
-export type RecordStore = 'meals' | 'kitchens' | 'runs';
+export type RecordStore = 'meals' | 'kitchens' | 'runs' | 'techniques';
 export type Database = IDBPDatabase<Stores>;
 type Upgrade = (db: Database) => void;
 
@@ -38,6 +39,9 @@ const upgrades: readonly Upgrade[] = [
 	(db) => {
 		db.createObjectStore('runs', { keyPath: 'id' });
 		db.createObjectStore('kept', { keyPath: 'key' });
+	},
+	(db) => {
+		db.createObjectStore('techniques', { keyPath: 'id' });
 	}
 ];
 

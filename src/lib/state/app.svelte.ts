@@ -5,8 +5,9 @@ import { wordIssue } from '../core/issues';
 import { demoKitchens, demoMeals } from '../core/library/demo';
 import { library } from '../core/library/library';
 import type { Kitchen } from '../core/model/kitchen';
-import { withOwn, type Meal } from '../core/model/meal';
+import { shelfOf, techniquesFor, withNamedOwn, withOwn, type Meal } from '../core/model/meal';
 import type { Plan } from '../core/model/plan';
+import type { Technique } from '../core/model/technique';
 import type { WhatIf } from '../core/plan/what-if/what-if';
 import { DataError, type KeptRecord } from '../data/database';
 import type { Records } from '../data/records';
@@ -16,16 +17,10 @@ import { Ledger } from './ledger';
 import { Notices } from './notices.svelte';
 import { Planning } from './planning.svelte';
 import { openStore, type Store } from './store';
+import { shown, type Table } from './table';
 
-/** Everything that undo goes over. */
-interface Table {
-	readonly meals: readonly Meal[];
-	readonly kitchens: readonly Kitchen[];
-	/** Id of the meal that is open. */
-	readonly open: string;
-}
-
-type Kind = 'meals' | 'kitchens';
+type Kind = 'meals' | 'kitchens' | 'techniques';
+type Kept = Meal | Kitchen | Technique;
 
 /** Saving waits this long for the next keystroke, milliseconds. */
 const calm = 250;
@@ -38,34 +33,39 @@ export class App {
 	/** Records that could not be read, kept aside. */
 	kept: readonly KeptRecord[] = $state.raw([]);
 	/** Another tab saved what this one changed too. */
-	clash: { readonly kind: Kind; readonly theirs: Meal | Kitchen; readonly revision: number } | undefined = $state.raw();
+	clash: { readonly kind: Kind; readonly theirs: Kept; readonly revision: number } | undefined = $state.raw();
 	/** `true` once the browser's data are here. */
 	isReady = $state(false);
 
 	readonly meals = $derived.by(() => this.history.now.meals);
 	readonly meal: Meal = $derived.by(() => found(this.history.now.meals, this.history.now.open));
+	/** The library, and the cook's own techniques. */
+	private readonly shelf = $derived.by(() => shelfOf(library, this.history.now.techniques));
 	/** What this meal can be made of: the library, and techniques of its own. */
-	readonly techniques = $derived.by(() => withOwn(library, this.meal));
+	readonly techniques = $derived.by(() => withOwn(this.shelf, this.meal));
 	readonly kitchen: Kitchen = $derived.by(() => found(this.history.now.kitchens, this.meal.kitchen));
 
 	private store: Store | undefined;
 	private tabs: Tabs | undefined;
-	private readonly ledger = new Ledger<Meal | Kitchen>();
+	private readonly ledger = new Ledger<Kept>();
 	private timer: ReturnType<typeof setTimeout> | undefined;
 
 	/** @param plan the demo meal's, made when the page was built */
 	constructor(plan: Plan) {
 		this.planning = new Planning(plan);
-		this.history = new History<Table>({ meals: demoMeals, kitchens: demoKitchens, open: plan.meal });
+		this.history = new History<Table>({ meals: demoMeals, kitchens: demoKitchens, techniques: [], open: plan.meal });
 	}
 
 	/** Read the browser's data, or put the demo meals there on a first visit. Returns what ends it all. */
 	async start(): Promise<void> {
 		try {
-			this.store = await openStore(() => {
-				this.notices.warn('A newer Juntos is open in another tab. Reload this one: until then it saves nothing.');
-				this.store = undefined;
-			});
+			this.store = await openStore(
+				() => {
+					this.notices.warn('A newer Juntos is open in another tab. Reload this one: until then it saves nothing.');
+					this.store = undefined;
+				},
+				() => this.history.now.techniques
+			);
 			this.tabs = openTabs((news) => void this.hear(news));
 			await this.load(this.store);
 		} catch (error) {
@@ -98,6 +98,11 @@ export class App {
 		this.change({ ...this.history.now, kitchens: kitchens.map((k) => (k.id === kitchen.id ? kitchen : k)) });
 	}
 
+	/** Change what is kept: meals, kitchens, own techniques; can be undone. */
+	changeTable(change: (table: Table) => Table): void {
+		this.change(change(this.history.now));
+	}
+
 	openMeal(id: string): void {
 		this.history.now = { ...this.history.now, open: id };
 		this.settle();
@@ -105,15 +110,19 @@ export class App {
 
 	/** Bring the demo meals and kitchens back as they were; can be undone. */
 	resetDemo(): void {
-		const { meals, kitchens, open } = this.history.now;
-		this.change({ meals: merged(meals, demoMeals), kitchens: merged(kitchens, demoKitchens), open });
+		const { now } = this.history;
+		this.change({ ...now, meals: merged(now.meals, demoMeals), kitchens: merged(now.kitchens, demoKitchens) });
 		this.notices.say('The demo meals are as they were at first. Undo brings your changes back.');
 	}
 
 	/** What is on the table, for the planner. */
 	situation() {
-		const { meal, kitchen } = this;
-		return { meal, kitchen, techniques: [...this.techniques.values()] };
+		return this.situationOf(this.meal);
+	}
+
+	/** A meal in its kitchen, with the techniques that planning it can take. */
+	situationOf(meal: Meal) {
+		return { meal, kitchen: this.kitchen, techniques: techniquesFor(meal, this.shelf) };
 	}
 
 	/** Put a change that would help in force; can be undone. */
@@ -134,12 +143,15 @@ export class App {
 
 	/** The open meal and its kitchen as the text of a file. */
 	exportFile(): { readonly name: string; readonly text: string } {
-		return { name: `${this.meal.id}.juntos.json`, text: writeFile(this.meal, this.kitchen) };
+		return {
+			name: `${this.meal.id}.juntos.json`,
+			text: writeFile(withNamedOwn(this.meal, this.history.now.techniques), this.kitchen)
+		};
 	}
 
 	/** Take in a file; what is wrong with it is said, and nothing changes. */
 	importFile(name: string, text: string): void {
-		const read = readFile(text, library);
+		const read = readFile(text, this.shelf);
 		if (!read.ok) {
 			const [first, ...more] = read.issues.map(wordIssue);
 			const rest =
@@ -148,7 +160,7 @@ export class App {
 			return;
 		}
 		const { meal, kitchen } = read.value;
-		const { meals, kitchens, open } = this.history.now;
+		const { meals, kitchens, techniques, open } = this.history.now;
 		const allKitchens = kitchen ? merged(kitchens, [kitchen]) : kitchens;
 		if (meal && !allKitchens.some((k) => k.id === meal.kitchen)) {
 			this.notices.warn(`“${name}” was not imported; nothing has changed.`, [
@@ -156,7 +168,12 @@ export class App {
 			]);
 			return;
 		}
-		this.change({ meals: meal ? merged(meals, [meal]) : meals, kitchens: allKitchens, open: meal?.id ?? open });
+		this.change({
+			meals: meal ? merged(meals, [meal]) : meals,
+			kitchens: allKitchens,
+			techniques,
+			open: meal?.id ?? open
+		});
 		this.notices.say(`“${name}” is here. Undo takes it out again.`);
 	}
 
@@ -188,15 +205,23 @@ export class App {
 	}
 
 	private async load(store: Store): Promise<void> {
+		// Techniques first: meals name them.
+		const techniques = await store.techniques.list();
+		this.history.reset({ ...this.history.now, techniques: techniques.good.map((t) => t.value) });
 		const [meals, kitchens] = [await store.meals.list(), await store.kitchens.list()];
 		const isNew = meals.good.length === 0 && kitchens.good.length === 0;
-		const fresh = [...meals.kept, ...kitchens.kept];
+		const fresh = [...techniques.kept, ...meals.kept, ...kitchens.kept];
 		this.kept = await store.kept();
 		for (const k of fresh) {
 			const what = 'A saved record could not be read. It is kept aside: download it from the Menu, under “Files”.';
 			this.notices.warn(what, k.why);
 		}
-		for (const [kind, list] of [['meals', meals.good] as const, ['kitchens', kitchens.good] as const]) {
+		const read = [
+			['techniques', techniques.good],
+			['meals', meals.good],
+			['kitchens', kitchens.good]
+		] as const;
+		for (const [kind, list] of read) {
 			for (const { value, revision } of list) {
 				this.ledger.note(key(kind, value.id), revision, value);
 			}
@@ -209,14 +234,15 @@ export class App {
 						meals.good.map((m) => m.value),
 						demoMeals
 					),
+			techniques: this.history.now.techniques,
 			kitchens: withMissing(
 				kitchens.good.map((k) => k.value),
 				demoKitchens
 			)
 		};
-		const isThere = table.meals.some((m) => m.id === open);
+		const isThere = shown(table.meals).some((m) => m.id === open);
 		const before = this.history.now;
-		this.history.reset({ ...table, open: isThere ? open : (table.meals[0]?.id ?? before.open) });
+		this.history.reset({ ...table, open: isThere ? open : (shown(table.meals)[0]?.id ?? before.open) });
 		await this.save();
 		const isSame =
 			same(this.meal, found(before.meals, before.open)) &&
@@ -231,8 +257,9 @@ export class App {
 	private async save(): Promise<void> {
 		const { store } = this;
 		if (!store || this.clash) return;
-		const { meals, kitchens } = this.history.now;
+		const { meals, kitchens, techniques } = this.history.now;
 		try {
+			for (const technique of techniques) await this.saveOne('techniques', store.techniques, technique);
 			for (const meal of meals) await this.saveOne('meals', store.meals, meal);
 			for (const kitchen of kitchens) await this.saveOne('kitchens', store.kitchens, kitchen);
 		} catch (error) {
@@ -241,7 +268,7 @@ export class App {
 		}
 	}
 
-	private async saveOne<T extends Meal | Kitchen>(kind: Kind, records: Records<T>, value: T): Promise<void> {
+	private async saveOne<T extends Kept>(kind: Kind, records: Records<T>, value: T): Promise<void> {
 		const id = key(kind, value.id);
 		if (this.ledger.holds(id, value) || this.clash) return;
 		const result = await records.save(value, this.ledger.revision(id));
@@ -257,7 +284,7 @@ export class App {
 	private async hear({ store: kind, id, revision }: SavedNews): Promise<void> {
 		const { store } = this;
 		if (!store || kind === 'runs' || this.ledger.revision(key(kind, id)) >= revision) return;
-		const list: readonly (Meal | Kitchen)[] = this.history.now[kind];
+		const list: readonly Kept[] = this.history.now[kind];
 		const mine = list.find((x) => x.id === id);
 		if (mine && !this.ledger.holds(key(kind, id), mine)) return;
 		const theirs = await store[kind].get(id);
@@ -265,7 +292,7 @@ export class App {
 		this.adopt(kind, theirs.value, theirs.revision);
 	}
 
-	private adopt(kind: Kind, theirs: Meal | Kitchen, revision: number): void {
+	private adopt(kind: Kind, theirs: Kept, revision: number): void {
 		this.ledger.note(key(kind, theirs.id), revision, theirs);
 		const { now } = this.history;
 		this.history.push({ ...now, [kind]: merged<{ id: string }>(now[kind], [theirs]) });

@@ -10,6 +10,8 @@ import { startPlanner, type PlannerClient } from '../workers/client';
 
 /** Work for a replan during a run, in propagator runs: the first answer comes at once. */
 const replanBudget = 20_000;
+/** Work for a look at another way of doing things. */
+const previewBudget = 12_000;
 
 type What = Pick<PlanRequest, 'meal' | 'kitchen' | 'techniques'>;
 
@@ -152,6 +154,19 @@ export class Planning {
 				: 'No plan keeps everything any more: go by the clock.';
 		} catch (error) {
 			return error instanceof Error ? error.message : String(error);
+		}
+	}
+
+	/** What a change would come to: a quick plan of it; what is shown stays. */
+	async preview(what: What): Promise<Plan | readonly string[]> {
+		try {
+			this.planner ??= startPlanner();
+			const answer = await this.planner.preview({ ...what, seed: usualSeed, budget: previewBudget });
+			if (answer.kind === 'plan') return answer.plan;
+			if (answer.kind === 'issues') return answer.issues.map(wordIssue);
+			return answer.kind === 'conflict' ? answer.reasons : ['No plan was found for it in a moment.'];
+		} catch (error) {
+			return [error instanceof Error ? error.message : String(error)];
 		}
 	}
 

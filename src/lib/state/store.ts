@@ -2,7 +2,8 @@
 import { readKitchenData, readMealData } from '../core/formats/juntos/juntos';
 import { library } from '../core/library/library';
 import type { Kitchen } from '../core/model/kitchen';
-import type { Meal } from '../core/model/meal';
+import { shelfOf, type Meal } from '../core/model/meal';
+import { readTechnique, type Technique } from '../core/model/technique';
 import { readRun, type Run } from '../core/run/run';
 import { openDatabase, type Database } from '../data/database';
 import { keptRecords, records, type Records } from '../data/records';
@@ -10,17 +11,24 @@ import { keptRecords, records, type Records } from '../data/records';
 export interface Store {
 	readonly meals: Records<Meal>;
 	readonly kitchens: Records<Kitchen>;
+	/** The cook's own. */
+	readonly techniques: Records<Technique>;
 	readonly runs: Records<Run>;
 	kept(): ReturnType<typeof keptRecords>;
 }
 
-/** @throws {DataError} when the browser keeps nothing */
-export async function openStore(onOutdated: () => void): Promise<Store> {
+/**
+ * @param onOutdated another tab has a newer version
+ * @param own the cook's own techniques, as they are when a meal is read
+ * @throws {DataError} when the browser keeps nothing
+ */
+export async function openStore(onOutdated: () => void, own: () => readonly Technique[]): Promise<Store> {
 	const db: Database = await openDatabase(onOutdated);
 	const now = () => Date.now();
 	return {
-		meals: records(db, 'meals', (data) => readMealData(data, library), now),
+		meals: records(db, 'meals', (data) => readMealData(data, shelfOf(library, own())), now),
 		kitchens: records(db, 'kitchens', readKitchenData, now),
+		techniques: records(db, 'techniques', (data) => readTechnique(data), now),
 		runs: records(db, 'runs', readRun, now),
 		kept: () => keptRecords(db)
 	};

@@ -7,16 +7,23 @@
 
 	interface Props {
 		planning: Planning;
+		/** The meal that is open: what is said of it holds while its plan is not there yet. */
+		meal: Meal;
 		kitchen: Kitchen;
 		/** Put the meal of a cure in force. */
 		oncure: (cure: { readonly meal: Meal }) => void;
 	}
-	const { planning, kitchen, oncure }: Props = $props();
+	const { planning, meal, kitchen, oncure }: Props = $props();
 
 	const { plan, isCurrent, isWorking, spent, problems, cures } = $derived(planning);
 
 	const cooks = $derived(kitchen.cooks.length === 1 ? 'one cook' : `${kitchen.cooks.length} cooks`);
-	const services = $derived(plan.services.map((s) => `${s.name.toLowerCase()} ${formatClock(s.at)}`).join(', '));
+	const isOf = $derived(plan.meal === meal.id && isCurrent);
+	const services = $derived(
+		(isOf ? plan.services : meal.courses.map((c) => ({ name: c.name, at: c.service })))
+			.map((s) => `${s.name.toLowerCase()} ${formatClock(s.at)}`)
+			.join(', ')
+	);
 	const late = $derived(plan.services.filter((s) => s.at > s.due));
 	const longest = $derived(
 		plan.parts.reduce(
@@ -33,8 +40,11 @@
 </script>
 
 <div class="summary">
-	<h1>{plan.name}</h1>
-	<p class="for">{plan.covers} at {kitchen.name} · {cooks} · {services} · begin {formatClock(plan.from)}</p>
+	<h1>{meal.name}</h1>
+	<p class="for">
+		{meal.covers} at {kitchen.name} · {cooks} · {services}{#if isOf}
+			· begin {formatClock(plan.from)}{/if}
+	</p>
 	<div class="state" role="status">
 		{#if problems.length > 0}
 			<p class="bad">No plan</p>

@@ -2,7 +2,7 @@
 import { proxy, wrap } from 'comlink';
 import type { Plan } from '../core/model/plan';
 import type { StepSlack } from '../core/plan/explain/slack';
-import type { PlanProgress, PlanRequest } from '../core/plan/plan-meal';
+import type { PlanOutcome, PlanProgress, PlanRequest } from '../core/plan/plan-meal';
 import type { Cure } from '../core/plan/what-if/cures';
 import type { WhatIf } from '../core/plan/what-if/what-if';
 import type { PlanAnswer, Planner } from './protocol';
@@ -20,6 +20,8 @@ class WorkerError extends Error {
 export interface PlannerClient {
 	/** @throws {WorkerError} */
 	plan(request: PlanRequest, onProgress: (progress: PlanProgress) => void): Promise<PlanAnswer>;
+	/** @throws {WorkerError} */
+	preview(request: PlanRequest): Promise<PlanOutcome>;
 	/** @throws {WorkerError} */
 	whatIf(request: PlanRequest, plan: Plan, onFound: (found: WhatIf) => void): Promise<void>;
 	/** @throws {WorkerError} */
@@ -58,6 +60,7 @@ export function startPlanner(cores = navigator.hardwareConcurrency): PlannerClie
 	if (!first) throw new RangeError('a team of none');
 	return {
 		plan: (request, onProgress) => Promise.race([planTogether(members, request, onProgress), gone]),
+		preview: (request) => Promise.race([first.preview(request), gone]),
 		whatIf: (request, plan, onFound) => Promise.race([first.whatIf(request, plan, proxy(onFound)), gone]),
 		cures: (request, onFound) => Promise.race([first.cures(request, proxy(onFound)), gone]),
 		slack: (request, plan, steps, onFound) => Promise.race([first.slack(request, plan, steps, proxy(onFound)), gone]),

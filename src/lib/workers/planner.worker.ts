@@ -39,6 +39,14 @@ const planner: Planner = {
 			onProgress(step.value);
 		}
 	},
+	async preview(request) {
+		const search = planMeal(request);
+		for (;;) {
+			await breathe();
+			const step = search.next(undefined);
+			if (step.done) return step.value;
+		}
+	},
 	async whatIf(request, plan, onFound) {
 		const mine = latest;
 		for (const found of whatIfs(request, plan)) {

@@ -13,6 +13,8 @@ export interface Planner {
 	/** Plan to the end of the budget; a newer call, or `cancel`, ends an older one. */
 	plan(request: PlanRequest, onProgress: (progress: PlanProgress) => void): Promise<PlanAnswer>;
 	/** Try what would help, and tell of each as it is known. */
+	/** A quick plan of something else, beside what is being planned. */
+	preview(request: PlanRequest): Promise<PlanOutcome>;
 	whatIf(request: PlanRequest, plan: Plan, onFound: (found: WhatIf) => void): Promise<void>;
 	/** Plans that break one promise, where the request has none that keeps them all. */
 	cures(request: PlanRequest, onFound: (found: Cure) => void): Promise<void>;

@@ -1,148 +1,220 @@
-<!-- Kitchen: what there is to cook with, drawn from above; change it, and the plan follows. -->
+<!-- Kitchen: what there is to cook with, drawn from above; change it, measure it, and the plan follows. -->
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
-	import Trash2 from '@lucide/svelte/icons/trash-2';
-	import { withBurner, withCooks, withoutStation, withStation, withVesselCount } from '$lib/core/model/edit-kitchen';
+	import {
+		withCook,
+		withCooks,
+		withNewStation,
+		withNewVessel,
+		withoutStation,
+		withoutVessel,
+		withStation,
+		withVessel
+	} from '$lib/core/model/edit-kitchen';
 	import { boilingPoint } from '$lib/core/heat/water';
+	import { presets } from '$lib/core/library/kitchens';
+	import { vesselKinds, type StationKind } from '$lib/core/model/kitchen';
 	import { getApp } from '$lib/state/app.svelte';
+	import { inKitchen, withKitchenArchived, withKitchenBack, withNewKitchen } from '$lib/state/table';
+	import CookForm from '$lib/ui/kitchen/CookForm.svelte';
 	import FloorDrawing from '$lib/ui/kitchen/FloorDrawing.svelte';
+	import StationForm from '$lib/ui/kitchen/StationForm.svelte';
+	import VesselRow from '$lib/ui/kitchen/VesselRow.svelte';
+	import KeptBar from '$lib/ui/KeptBar.svelte';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
 
 	const app = getApp();
 	const { planning } = app;
 	const kitchen = $derived(app.kitchen);
-	const placeWords = { board: 'Places to work', cold: 'Places', fryer: 'Baskets', warm: 'Places' } as const;
+	let chosen: string | undefined = $state();
+	const station = $derived(kitchen.stations.find((s) => s.id === chosen));
+	const kinds: readonly StationKind[] = [
+		'burner',
+		'oven',
+		'board',
+		'cold',
+		'grill',
+		'griddle',
+		'fryer',
+		'water bath',
+		'steamer',
+		'wood oven',
+		'warm'
+	];
+	const kindWords: Partial<Record<StationKind, string>> = { cold: 'cold place', warm: 'warm drawer' };
+
+	function add(kind: StationKind): void {
+		const next = withNewStation(kitchen, kind);
+		if (next === kitchen) {
+			app.notices.warn('A griddle lies over two burners that no other one covers. Add two burners first.');
+			return;
+		}
+		app.changeKitchen(next);
+		chosen = next.stations.find((s) => !kitchen.stations.some((k) => k.id === s.id))?.id;
+	}
 </script>
 
+<KeptBar
+	what="kitchen"
+	all={app.history.now.kitchens}
+	open={kitchen.id}
+	onopen={(id) => {
+		app.changeTable((table) => inKitchen(table, id));
+	}}
+	oncopy={() => {
+		app.changeTable((table) => withNewKitchen(table, kitchen, `${kitchen.name}, a copy`.slice(0, 78)));
+	}}
+	onname={(name) => {
+		app.changeKitchen({ ...kitchen, name });
+	}}
+	onarchive={() => {
+		app.changeTable(withKitchenArchived);
+		app.notices.say(`“${kitchen.name}” is put away. Undo brings it back.`);
+	}}
+	onback={(id) => {
+		app.changeTable((table) => withKitchenBack(table, id));
+	}}
+/>
+<div class="presets">
+	<span>Begin a new kitchen like</span>
+	{#each presets as preset (preset.id)}
+		<button
+			type="button"
+			title={preset.about}
+			onclick={() => {
+				app.changeTable((table) => withNewKitchen(table, preset.kitchen, preset.name));
+			}}><Plus size={16} /> {preset.name}</button
+		>
+	{/each}
+</div>
 <PlanSummary
 	{planning}
-	kitchen={app.kitchen}
+	meal={app.meal}
+	{kitchen}
 	oncure={(cure) => {
 		app.apply(cure);
 	}}
 />
-<section class="floor">
-	<h2>{kitchen.name}</h2>
-	<FloorDrawing {kitchen} plan={planning.plan} />
+<section class="floor" aria-label="The floor">
+	<FloorDrawing
+		{kitchen}
+		plan={planning.plan}
+		{chosen}
+		onchoose={(id) => {
+			chosen = id;
+		}}
+		onmove={(id, at) => {
+			const moving = kitchen.stations.find((s) => s.id === id);
+			if (moving) app.changeKitchen(withStation(kitchen, { ...moving, at }));
+		}}
+		onremove={(id) => {
+			app.changeKitchen(withoutStation(kitchen, id));
+		}}
+	/>
+	<p class="hint">Choose a station to change it. Drag it, or move it with the arrow keys; Delete takes it out.</p>
+	{#if station}
+		<StationForm
+			{kitchen}
+			{station}
+			onchange={(s) => {
+				app.changeKitchen(withStation(kitchen, s));
+			}}
+			onremove={() => {
+				app.changeKitchen(withoutStation(kitchen, station.id));
+			}}
+		/>
+	{/if}
+	<div class="add" role="group" aria-label="Add a station">
+		{#each kinds as kind (kind)}
+			<button
+				type="button"
+				onclick={() => {
+					add(kind);
+				}}><Plus size={16} /> {kindWords[kind] ?? kind}</button
+			>
+		{/each}
+	</div>
 </section>
 
 <div class="columns">
-	<section aria-label="Stations">
-		<h2>Stations</h2>
-		<ul>
-			{#each kitchen.stations as station (station.id)}
-				<li>
-					<strong>{station.name}</strong>
-					{#if station.kind === 'burner'}
-						<Stepper
-							label="{station.name}, power"
-							isLabelled={false}
-							value={station.power}
-							least={200}
-							most={20000}
-							step={100}
-							unit="W"
-							onchange={(power) => {
-								app.changeKitchen(withStation(kitchen, { ...station, power }));
-							}}
-						/>
-						<button
-							type="button"
-							aria-label="Take out {station.name}"
-							onclick={() => {
-								app.changeKitchen(withoutStation(kitchen, station.id));
-							}}
-						>
-							<Trash2 size={16} />
-						</button>
-					{:else if station.kind === 'oven'}
-						<Stepper
-							label="Racks"
-							value={station.racks}
-							least={1}
-							most={10}
-							onchange={(racks) => {
-								app.changeKitchen(withStation(kitchen, { ...station, racks }));
-							}}
-						/>
-						<span class="soft"
-							>{station.lowest}–{station.highest} °C, {station.fan ? 'fan' : 'no fan'}, climbs 1 °C in {station.rise} s</span
-						>
-					{:else}
-						<Stepper
-							label={placeWords[station.kind]}
-							value={station.places}
-							least={1}
-							most={20}
-							onchange={(places) => {
-								app.changeKitchen(withStation(kitchen, { ...station, places }));
-							}}
-						/>
-					{/if}
-				</li>
-			{/each}
-		</ul>
-		<button
-			type="button"
-			onclick={() => {
-				app.changeKitchen(withBurner(kitchen));
-			}}><Plus size={16} /> One more burner</button
-		>
-	</section>
 	<section aria-label="Vessels">
 		<h2>Pans, pots and trays</h2>
 		<ul>
 			{#each kitchen.vessels as vessel (vessel.id)}
-				<li>
-					<strong>{vessel.name}</strong> <span class="soft">{vessel.size}</span>
-					<Stepper
-						label="{vessel.name}, {vessel.size}: how many"
-						isLabelled={false}
-						value={vessel.count}
-						least={0}
-						most={60}
-						onchange={(count) => {
-							app.changeKitchen(withVesselCount(kitchen, vessel.id, count));
-						}}
-					/>
-				</li>
+				<VesselRow
+					{vessel}
+					onchange={(v) => {
+						app.changeKitchen(withVessel(kitchen, v));
+					}}
+					onremove={() => {
+						app.changeKitchen(withoutVessel(kitchen, vessel.id));
+					}}
+				/>
 			{/each}
 		</ul>
+		<div class="add" role="group" aria-label="Add a vessel">
+			{#each vesselKinds as kind (kind)}
+				<button
+					type="button"
+					onclick={() => {
+						app.changeKitchen(withNewVessel(kitchen, kind));
+					}}><Plus size={16} /> {kind}</button
+				>
+			{/each}
+		</div>
 	</section>
-	<section aria-label="The place">
-		<h2>The place</h2>
-		<Stepper
-			label="Above the sea"
-			value={kitchen.altitude}
-			least={-400}
-			most={5000}
-			step={50}
-			unit="m"
-			onchange={(altitude) => {
-				app.changeKitchen({ ...kitchen, altitude });
-			}}
-		/>
-		<p class="soft">Water boils at {boilingPoint(kitchen.altitude).toFixed(1)} °C here.</p>
-	</section>
-	<section aria-label="Cooks">
-		<h2>Cooks</h2>
-		<Stepper
-			label="Pairs of hands"
-			value={kitchen.cooks.length}
-			least={1}
-			most={12}
-			onchange={(n) => {
-				app.changeKitchen(withCooks(kitchen, n));
-			}}
-		/>
-		<ul>
-			{#each kitchen.cooks as cook (cook.id)}<li><strong>{cook.name}</strong></li>{/each}
-		</ul>
-	</section>
+	<div>
+		<section aria-label="Cooks">
+			<h2>Cooks</h2>
+			<Stepper
+				label="Pairs of hands"
+				value={kitchen.cooks.length}
+				least={1}
+				most={12}
+				onchange={(n) => {
+					app.changeKitchen(withCooks(kitchen, n));
+				}}
+			/>
+			<ul>
+				{#each kitchen.cooks as cook (cook.id)}
+					<CookForm
+						{cook}
+						onchange={(c) => {
+							app.changeKitchen(withCook(kitchen, c));
+						}}
+					/>
+				{/each}
+			</ul>
+		</section>
+		<section aria-label="The place">
+			<h2>The place</h2>
+			<Stepper
+				label="Above the sea"
+				value={kitchen.altitude}
+				least={-400}
+				most={5000}
+				step={50}
+				unit="m"
+				onchange={(altitude) => {
+					app.changeKitchen({ ...kitchen, altitude });
+				}}
+			/>
+			<p class="hint">Water boils at {boilingPoint(kitchen.altitude).toFixed(1)} °C here.</p>
+		</section>
+	</div>
 </div>
 
 <style>
+	.presets,
+	.add {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-2);
+		margin: var(--space-2) 0;
+		font-size: var(--text-s);
+	}
 	.floor {
 		margin: var(--space-3) 0 var(--space-4);
 	}
@@ -155,31 +227,17 @@
 		align-items: start;
 		gap: var(--space-5);
 	}
+	.columns section {
+		margin-bottom: var(--space-4);
+	}
 	ul {
 		display: grid;
 		gap: 3px;
-		margin-bottom: var(--space-2);
+		margin: var(--space-2) 0;
 	}
-	li {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: var(--space-2) var(--space-3);
-		min-height: var(--touch);
-		padding: var(--space-1) var(--space-3);
-		border-radius: var(--corner);
-		background: var(--enamel);
-	}
-	strong {
-		flex: 1 0 6rem;
-		font-weight: 600;
-	}
-	.soft {
+	.hint {
+		margin: var(--space-1) 0 var(--space-2);
 		color: var(--ink-soft);
 		font-size: var(--text-s);
-	}
-	li button {
-		border-color: transparent;
-		padding: 0;
 	}
 </style>

@@ -1,66 +1,64 @@
-<!-- Menu: the parts with how they are made, for how many and for when; beside it the plan that follows. -->
+<!-- Menu: the parts with how they are made; beside them the plan that follows. -->
 <script lang="ts">
+	import Plus from '@lucide/svelte/icons/plus';
+	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import {
 		movedPart,
-		withCovers,
+		placedPart,
+		vesselLink,
+		withCourse,
+		withCourseName,
+		withoutCourse,
 		withoutPart,
+		withoutWish,
 		withPart,
+		withPartFacts,
 		withService,
 		withSetting,
-		withTechnique
+		withTechnique,
+		withVesselOf,
+		withWish
 	} from '$lib/core/model/edit-meal';
+	import type { Part } from '$lib/core/model/meal';
+	import type { Technique } from '$lib/core/model/technique';
 	import { getApp } from '$lib/state/app.svelte';
 	import Cords from '$lib/ui/cords/Cords.svelte';
 	import AddPart from '$lib/ui/menu/AddPart.svelte';
 	import Files from '$lib/ui/menu/Files.svelte';
 	import PartRow from '$lib/ui/menu/PartRow.svelte';
+	import PlatingList from '$lib/ui/menu/PlatingList.svelte';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
-	import Stepper from '$lib/ui/Stepper.svelte';
 	import TimeField from '$lib/ui/TimeField.svelte';
 
 	const app = getApp();
 	const { planning } = app;
 	const techniques = $derived(app.techniques);
 	const meal = $derived(app.meal);
-	const alike = (kind: string) => [...techniques.values()].filter((t) => t.kind === kind);
+	const isOf = $derived(planning.plan.meal === meal.id);
+	const alike = (t: Technique) =>
+		t.makes === undefined ? [t] : [...techniques.values()].filter((o) => o.makes === t.makes);
+	const vesselsFor = (part: Part) =>
+		meal.parts.filter((p) => p.id !== part.id && vesselLink(meal, p.id, part.id, techniques) !== undefined);
+	const vesselOf = (part: Part) => meal.links.find((l) => l.sameVessel && l.to.part === part.id)?.from.part;
 </script>
-
-<div class="head">
-	<nav class="meals" aria-label="Meals">
-		{#each app.meals as m (m.id)}
-			<button
-				type="button"
-				aria-pressed={m.id === meal.id}
-				onclick={() => {
-					app.openMeal(m.id);
-				}}>{m.name}</button
-			>
-		{/each}
-	</nav>
-	<Stepper
-		label="People"
-		value={meal.covers}
-		least={1}
-		most={60}
-		onchange={(n) => {
-			app.changeMeal(withCovers(meal, n));
-		}}
-	/>
-	<TimeField
-		label="Begin from"
-		value={meal.earliest}
-		onchange={(earliest) => {
-			app.changeMeal({ ...meal, earliest });
-		}}
-	/>
-</div>
 
 <div class="columns">
 	<div class="courses">
 		{#each meal.courses as course (course.id)}
 			<section aria-label={course.name}>
 				<header>
-					<h2>{course.name}</h2>
+					<input
+						class="course"
+						type="text"
+						aria-label="Name of the course"
+						maxlength="80"
+						value={course.name}
+						onchange={(event) => {
+							const name = event.currentTarget.value.trim();
+							if (name === '') event.currentTarget.value = course.name;
+							else app.changeMeal(withCourseName(meal, course.id, name));
+						}}
+					/>
 					<TimeField
 						label="on the table at"
 						value={course.service}
@@ -68,33 +66,71 @@
 							app.changeMeal(withService(meal, course.id, t));
 						}}
 					/>
-				</header>
-				{#each meal.parts.filter((p) => p.course === course.id) as part (part.id)}
-					{@const technique = techniques.get(part.technique)}
-					{#if technique}
-						<PartRow
-							{part}
-							{technique}
-							others={alike(technique.kind)}
-							covers={part.covers ?? meal.covers}
-							plan={planning.plan}
-							onsetting={(parameter, value, usual) => {
-								app.changeMeal(withSetting(meal, part.id, parameter, value, usual));
-							}}
-							ontechnique={(t) => {
-								app.changeMeal(withTechnique(meal, part.id, t, techniques));
-							}}
-							onmove={(by) => {
-								app.changeMeal(movedPart(meal, part.id, by));
-							}}
-							onremove={() => {
-								app.changeMeal(withoutPart(meal, part.id, techniques));
-							}}
-						/>
+					{#if meal.courses.length > 1}
+						<button
+							class="quiet"
+							type="button"
+							aria-label="Take out the course {course.name}"
+							onclick={() => {
+								app.changeMeal(withoutCourse(meal, course.id, techniques));
+							}}><Trash2 size={16} /></button
+						>
 					{/if}
-				{:else}
-					<p class="empty">Nothing yet: add the first part below.</p>
-				{/each}
+				</header>
+				<PlatingList
+					name={course.name}
+					parts={meal.parts.filter((p) => p.course === course.id)}
+					onplace={(part, at) => {
+						app.changeMeal(placedPart(meal, part, course.id, at));
+					}}
+				>
+					{#snippet row(part, handle)}
+						{@const technique = techniques.get(part.technique)}
+						{#if technique}
+							<PartRow
+								{part}
+								{technique}
+								{handle}
+								others={alike(technique)}
+								covers={meal.covers}
+								plan={planning.plan}
+								vessels={vesselsFor(part)}
+								vesselOf={vesselOf(part)}
+								onsetting={(parameter, value, usual) => {
+									app.changeMeal(withSetting(meal, part.id, parameter, value, usual));
+								}}
+								onfacts={(facts) => {
+									app.changeMeal(withPartFacts(meal, part.id, facts));
+								}}
+								onvessel={(other) => {
+									app.changeMeal(withVesselOf(meal, part.id, other, techniques));
+								}}
+								onwish={(wish) => {
+									app.changeMeal(withWish(meal, part.id, wish));
+								}}
+								onunwish={(wish) => {
+									app.changeMeal(withoutWish(meal, part.id, wish));
+								}}
+								onpreview={(t) => planning.preview(app.situationOf(withTechnique(meal, part.id, t, techniques)))}
+								ontechnique={(t) => {
+									app.changeMeal(withTechnique(meal, part.id, t, techniques));
+								}}
+								onmove={(by) => {
+									app.changeMeal(movedPart(meal, part.id, by));
+								}}
+								onremove={() => {
+									app.changeMeal(withoutPart(meal, part.id, techniques));
+								}}
+							/>
+						{/if}
+					{/snippet}
+				</PlatingList>
+				{#if !meal.parts.some((p) => p.course === course.id)}
+					<p class="empty">
+						Nothing yet. Type below what is to be on the plate: a protein, a side, a sauce. Its steps come with it,
+						timed and planned.
+					</p>
+				{/if}
 				<AddPart
 					course={course.name}
 					techniques={[...techniques.values()]}
@@ -104,6 +140,12 @@
 				/>
 			</section>
 		{/each}
+		<button
+			type="button"
+			onclick={() => {
+				app.changeMeal(withCourse(meal, `Course ${meal.courses.length + 1}`));
+			}}><Plus size={16} /> Another course</button
+		>
 		<Files
 			kept={app.kept}
 			onexport={() => app.exportFile()}
@@ -118,32 +160,24 @@
 	<aside aria-label="The plan that follows">
 		<PlanSummary
 			{planning}
+			{meal}
 			kitchen={app.kitchen}
 			oncure={(cure) => {
 				app.apply(cure);
 			}}
 		/>
-		<a href="/plan" aria-label="Open the plan"><Cords plan={planning.plan} isSmall /></a>
+		{#if isOf && meal.parts.length > 0}
+			<a href="/plan" aria-label="Open the plan"><Cords plan={planning.plan} isSmall /></a>
+		{/if}
 	</aside>
 </div>
 
 <style>
-	.head,
-	.meals,
 	section header {
 		display: flex;
 		flex-wrap: wrap;
 		align-items: center;
 		gap: var(--space-2) var(--space-5);
-	}
-	.meals {
-		gap: var(--space-2);
-	}
-	.meals [aria-pressed='true'] {
-		border-color: var(--ink);
-		background: var(--ink);
-		color: var(--enamel);
-		font-weight: 700;
 	}
 	.columns {
 		display: grid;
@@ -158,10 +192,19 @@
 	section header {
 		margin-bottom: var(--space-2);
 	}
-	section :global(article + article) {
-		margin-top: 3px;
+	.course {
+		width: 11rem;
+		border-color: transparent;
+		background: transparent;
+		font-size: var(--text-l);
+		font-weight: 700;
+	}
+	.quiet {
+		border-color: transparent;
+		background: transparent;
 	}
 	.empty {
+		max-width: 34rem;
 		color: var(--ink-soft);
 	}
 	aside {

@@ -50,6 +50,7 @@
 
 <PlanSummary
 	{planning}
+	meal={app.meal}
 	kitchen={app.kitchen}
 	oncure={(cure) => {
 		app.apply(cure);

@@ -1,5 +1,6 @@
 // Changes to a meal, each of which leaves it consistent: links whose steps are gone go with them.
-import type { Meal, Part } from './meal';
+import type { VesselKind } from './kitchen';
+import type { Meal, Part, Wish } from './meal';
 import type { Technique } from './technique';
 
 type Techniques = ReadonlyMap<string, Technique>;
@@ -38,9 +39,10 @@ export function withoutPart(meal: Meal, part: string, techniques: Techniques): M
 
 /** A new part, last in its course, with an id of its own and the tone least used. */
 export function withPart(meal: Meal, technique: Technique, course: string): Meal {
-	const ids = new Set(meal.parts.map((p) => p.id));
-	let id = technique.id;
-	for (let n = 2; ids.has(id); n++) id = `${technique.id}-${n}`;
+	const id = freeId(
+		meal.parts.map((p) => p.id),
+		technique.id
+	);
 	const uses = Array.from({ length: tones }, (_, tone) => meal.parts.filter((p) => p.tone === tone).length);
 	const tone = uses.indexOf(Math.min(...uses));
 	const part: Part = { id, name: technique.name, technique: technique.id, course, settings: {}, tone };
@@ -120,4 +122,142 @@ function withoutDeadLinks(meal: Meal, techniques: Techniques): Meal {
 		return techniques.get(part?.technique ?? '')?.steps.some((s) => s.id === end.step) ?? false;
 	};
 	return { ...meal, links: meal.links.filter((l) => isAlive(l.from) && isAlive(l.to)) };
+}
+
+/** The part at a place on the plate of a course, 0 the first. */
+export function placedPart(meal: Meal, part: string, course: string, at: number): Meal {
+	const moving = meal.parts.find((p) => p.id === part);
+	if (!moving) return meal;
+	const others = meal.parts.filter((p) => p.id !== part);
+	const within = others.filter((p) => p.course === course);
+	const next = within[at];
+	const index = next ? others.indexOf(next) : others.length;
+	return { ...meal, parts: others.toSpliced(index, 0, { ...moving, course }) };
+}
+
+/** Some facts of a part changed: its name, how many it is for, whether the planner chooses, what is made before. */
+export function withPartFacts(
+	meal: Meal,
+	part: string,
+	facts: Partial<Pick<Part, 'name' | 'covers' | 'choose' | 'ahead' | 'allergens' | 'wishes'>>
+): Meal {
+	return changed(meal, part, (p) => {
+		const next = { ...p, ...facts };
+		const kept = Object.entries(next).filter(([, value]) => value !== undefined);
+		return Object.fromEntries(kept) as Part;
+	});
+}
+
+/** One more wish, by its id; or one in place of that of the same id. */
+export function withWish(meal: Meal, part: string, wish: Wish): Meal {
+	const wishes = meal.parts.find((p) => p.id === part)?.wishes ?? [];
+	const isThere = wishes.some((w) => w.id === wish.id);
+	return withPartFacts(meal, part, {
+		wishes: isThere ? wishes.map((w) => (w.id === wish.id ? wish : w)) : [...wishes, wish]
+	});
+}
+
+export function withoutWish(meal: Meal, part: string, wish: string): Meal {
+	const wishes = (meal.parts.find((p) => p.id === part)?.wishes ?? []).filter((w) => w.id !== wish);
+	return withPartFacts(meal, part, { wishes });
+}
+
+/** One more course, served a while after the last one, with an id of its own. */
+export function withCourse(meal: Meal, name: string): Meal {
+	const id = freeId(
+		meal.courses.map((c) => c.id),
+		slugOf(name) || 'course'
+	);
+	const last = Math.max(meal.earliest, ...meal.courses.map((c) => c.service));
+	return { ...meal, courses: [...meal.courses, { id, name, service: Math.min(86_340, last + betweenCourses) }] };
+}
+
+/** Without a course and its parts; the last one stays. */
+export function withoutCourse(meal: Meal, course: string, techniques: Techniques): Meal {
+	if (meal.courses.length < 2) return meal;
+	return withoutDeadLinks(
+		{
+			...meal,
+			courses: meal.courses.filter((c) => c.id !== course),
+			parts: meal.parts.filter((p) => p.course !== course)
+		},
+		techniques
+	);
+}
+
+export function withCourseName(meal: Meal, course: string, name: string): Meal {
+	return { ...meal, courses: meal.courses.map((c) => (c.id === course ? { ...c, name } : c)) };
+}
+
+/** Vessels in which one part can go on where another was cooked. */
+const handedOn: readonly VesselKind[] = ['frying pan', 'grill pan', 'tray', 'pot', 'saucepan'];
+
+/**
+ * The link that makes a part go on in what another was cooked in, where the two have a kind of vessel in common: from the end
+ * of the one to the start of the other, within an hour.
+ */
+export function vesselLink(
+	meal: Meal,
+	from: string,
+	to: string,
+	techniques: Techniques
+): Meal['links'][number] | undefined {
+	const heldBy = (part: string) =>
+		techniques.get(meal.parts.find((p) => p.id === part)?.technique ?? '')?.vessels ?? [];
+	for (const kind of handedOn) {
+		const [a, b] = [heldBy(from).find((v) => v.kind === kind), heldBy(to).find((v) => v.kind === kind)];
+		if (!a || !b) continue;
+		return {
+			from: { part: from, step: a.to },
+			to: { part: to, step: b.from },
+			least: 0,
+			most: 3600,
+			sameVessel: true
+		};
+	}
+	return undefined;
+}
+
+/** A part in the vessel of another; `undefined`: in one of its own. */
+export function withVesselOf(meal: Meal, part: string, other: string | undefined, techniques: Techniques): Meal {
+	const links = meal.links.filter((l) => !(l.sameVessel && l.to.part === part));
+	const link = other === undefined ? undefined : vesselLink(meal, other, part, techniques);
+	return { ...meal, links: link ? [...links, link] : links };
+}
+
+const betweenCourses = 40 * 60;
+
+/** A name as an id: lower-case letters, digits and hyphens. */
+export function slugOf(name: string): string {
+	return name
+		.toLowerCase()
+		.normalize('NFKD')
+		.replace(/[^a-z0-9]+/g, '-')
+		.replace(/^-+|-+$/g, '')
+		.slice(0, 50);
+}
+
+/** An id like this that is not among those. */
+export function freeId(ids: readonly string[], like: string): string {
+	const taken = new Set(ids);
+	let id = like;
+	for (let n = 2; taken.has(id); n++) id = `${like}-${n}`;
+	return id;
+}
+
+/** A meal without parts, for a kitchen. */
+export function emptyMeal(id: string, name: string, kitchen: string): Meal {
+	return {
+		format: 'juntos-meal',
+		version: 1,
+		id,
+		name,
+		kitchen,
+		covers: 4,
+		earliest: 17 * 3600,
+		courses: [{ id: 'plates', name: 'Plates', service: 19 * 3600 + 1800 }],
+		parts: [],
+		own: [],
+		links: []
+	};
 }

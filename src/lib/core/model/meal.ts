@@ -78,7 +78,30 @@ export function withOwn(
 	library: ReadonlyMap<string, Technique>,
 	meal: Pick<Meal, 'own'>
 ): ReadonlyMap<string, Technique> {
-	return meal.own.length === 0 ? library : new Map([...library, ...meal.own.map((t) => [t.id, t] as const)]);
+	return meal.own.length === 0 ? library : shelfOf(library, meal.own);
+}
+
+/** Of all techniques those that a meal names, and those that make the same: what planning it can take. */
+export function techniquesFor(meal: Meal, all: ReadonlyMap<string, Technique>): readonly Technique[] {
+	const list = [...withOwn(all, meal).values()];
+	const named = new Set(meal.parts.map((p) => p.technique));
+	const made = new Set(list.filter((t) => named.has(t.id)).map((t) => t.makes));
+	return list.filter((t) => named.has(t.id) || (t.makes !== undefined && made.has(t.makes)));
+}
+
+/** A meal with those of these techniques among its own that it names: it can be read where they are not. */
+export function withNamedOwn(meal: Meal, techniques: readonly Technique[]): Meal {
+	const named = new Set(meal.parts.map((p) => p.technique));
+	const own = techniques.filter((t) => named.has(t.id) && !meal.own.some((o) => o.id === t.id));
+	return { ...meal, own: [...meal.own, ...own] };
+}
+
+/** The library with a cook's own techniques. */
+export function shelfOf(
+	library: ReadonlyMap<string, Technique>,
+	own: readonly Technique[]
+): ReadonlyMap<string, Technique> {
+	return new Map([...library, ...own.map((t) => [t.id, t] as const)]);
 }
 
 /** Unknown data as a meal consistent with itself and with the techniques at hand, or every issue found. */

@@ -57,7 +57,7 @@ export interface ShoppingLine extends Pick<Amount, 'name' | 'unit' | 'bought' | 
 }
 
 /** How many a part is cooked for: not those who do without. */
-export function eatenBy(part: Part, meal: Pick<Meal, 'covers'>): number {
+function eatenBy(part: Part, meal: Pick<Meal, 'covers'>): number {
 	const without = (part.wishes ?? []).filter((w) => w.without === true).reduce((sum, w) => sum + w.covers, 0);
 	return Math.max(0, (part.covers ?? meal.covers) - without);
 }

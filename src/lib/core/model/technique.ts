@@ -142,7 +142,6 @@ const stepSchema = z.object({
 export type Step = z.infer<typeof stepSchema>;
 
 export const partKinds = ['protein', 'egg', 'side', 'starch', 'sauce', 'garnish', 'bread', 'table', 'drink'] as const;
-export type PartKind = (typeof partKinds)[number];
 
 export const allergens = [
 	'gluten',

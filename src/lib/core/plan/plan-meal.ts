@@ -58,6 +58,12 @@ export interface PlanProgress {
  */
 export function* planMeal(request: PlanRequest): Generator<PlanProgress, PlanOutcome, Schedule | undefined> {
 	const { meal, kitchen, techniques, seed, budget, standing } = request;
+	if (meal.parts.length === 0) {
+		return {
+			kind: 'issues',
+			issues: [{ code: 'shape', path: [], detail: 'There is nothing to cook yet: add a part' }]
+		};
+	}
 	const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
 	if (!compiled.ok) return { kind: 'issues', issues: compiled.issues };
 	const previous = standing && scheduleOf(standing.plan, compiled.value, kitchen);

@@ -35,7 +35,7 @@
 	<nav aria-label="Places">
 		{#each places as place (place.path)}
 			{@const Icon = place.icon}
-			<a href={place.path} aria-current={path === place.path ? 'page' : undefined}>
+			<a href={place.path} aria-current={path.startsWith(place.path) ? 'page' : undefined}>
 				<Icon size={18} aria-hidden="true" />
 				{place.name}
 			</a>

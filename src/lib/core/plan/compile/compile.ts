@@ -56,7 +56,7 @@ interface HeldVessel {
 }
 
 /** What goes on the plate as one. */
-export interface Plated {
+interface Plated {
 	readonly part: Part & { readonly covers: number };
 	/** The part of the meal that it comes from. */
 	readonly of: string;
@@ -87,7 +87,7 @@ export interface Compiled {
 	readonly trace: Trace;
 }
 
-export const taskId = (part: string, step: string) => `${part}/${step}`;
+const taskId = (part: string, step: string) => `${part}/${step}`;
 export const platingId = (course: string) => `plating/${course}`;
 
 /**

@@ -1,27 +1,24 @@
 // Who can do what: hands as resources, whole pieces of handwork at each cook's pace.
 import type { Cook, Duty, Kitchen } from '../../model/kitchen';
-import type { Step } from '../../model/technique';
+import type { Need, Step } from '../../model/technique';
 import type { Problem } from '../problem';
 
 const paceOf = (cook: Cook) => cook.measuredPace ?? cook.pace ?? 1;
 const hasAvoided = (cook: Cook, duty: Duty | undefined) => duty !== undefined && (cook.avoids ?? []).includes(duty);
 
+const dutyAt: Partial<Record<Need['kind'], Duty>> = {
+	fryer: 'frying',
+	burner: 'stove',
+	grill: 'stove',
+	griddle: 'stove',
+	oven: 'oven',
+	broiler: 'oven',
+	'wood oven': 'oven'
+};
+
 /** What a step asks of whoever does it. */
 export function dutyOf({ kind, need }: Pick<Step, 'kind' | 'need'>): Duty | undefined {
-	switch (need?.kind) {
-		case 'fryer':
-			return 'frying';
-		case 'burner':
-		case 'grill':
-		case 'griddle':
-			return 'stove';
-		case 'oven':
-		case 'broiler':
-		case 'wood oven':
-			return 'oven';
-		default:
-			return kind === 'prep' ? 'knife' : undefined;
-	}
+	return (need && dutyAt[need.kind]) ?? (kind === 'prep' ? 'knife' : undefined);
 }
 
 /** A pair of hands of one kind: resources that its use takes beside `hands`, and its pace. */
@@ -54,14 +51,9 @@ export function handsFor(step: Pick<Step, 'kind' | 'need' | 'hands'>, kitchen: K
 	const isWhole = step.hands.kind === 'whole';
 	const paces = [...new Set(able.map(paceOf))];
 	if (able.length === 0) return step.hands.kind === 'none' ? [{ pace: 1, also: [] }] : [];
-	if (!isWhole || paces.length === 1 || !isPaced(kitchen)) {
-		const mean = able.reduce((sum, c) => sum + paceOf(c), 0) / able.length;
-		return [
-			{
-				pace: isWhole && isPaced(kitchen) ? (paces[0] ?? 1) : mean,
-				also: isWhole && isPaced(kitchen) ? [...also, `pace:${paces[0] ?? 1}`] : also
-			}
-		];
+	// A touch is anybody's: at the pace of them all together.
+	if (!isWhole || !isPaced(kitchen)) {
+		return [{ pace: able.reduce((sum, c) => sum + paceOf(c), 0) / able.length, also }];
 	}
 	return paces.map((pace) => ({ pace, also: [...also, `pace:${pace}`] }));
 }

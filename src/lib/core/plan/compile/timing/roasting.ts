@@ -1,5 +1,5 @@
 // In hot air: roasting to a peak at rest, that rest, baking through, losing the chill of the fridge.
-import { Immersed, type Body, type Film } from '../../../heat/body';
+import { Immersed, type Film } from '../../../heat/body';
 import { behind, films, wetContact } from '../../../heat/films';
 import { Conduction } from '../../../heat/finite-volumes';
 import { foodProperties, scatter, type Food } from '../../../heat/properties';

@@ -59,7 +59,7 @@ export const grams = (kilograms: number) =>
 export const percent = (sigma: number) => `± ${Math.round(100 * sigma)} %`;
 
 /** A burner where the kitchen says nothing of it (est.). */
-export const usualPower = 1800;
+const usualPower = 1800;
 
 /** Rated power and the share that arrives: the fuel's, or as a timed litre showed. */
 export function netPower({ power = usualPower, fuel = 'induction', measured }: Circumstance): {

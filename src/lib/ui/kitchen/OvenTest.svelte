@@ -1,0 +1,98 @@
+<!-- Read an oven thermometer: how far the knob is off, and how long it takes to heat up. -->
+<script lang="ts">
+	import { measuredRise } from '../../core/learn/measured';
+	import type { Station } from '../../core/model/kitchen';
+	import { without } from '../../core/model/edit-kitchen';
+	import Stepper from '../Stepper.svelte';
+
+	type Oven = Extract<Station, { kind: 'oven' }>;
+	interface Props {
+		station: Oven;
+		onchange: (station: Oven) => void;
+	}
+	const { station, onchange }: Props = $props();
+
+	let set = $state(180);
+	let read = $state(180);
+	let minutes = $state(12);
+	const offset = $derived(read - set);
+	const rise = $derived(measuredRise(station.room, read, minutes * 60));
+	const words = (o: number) => (o === 0 ? 'as it is set' : `${Math.abs(o)} °C ${o > 0 ? 'hotter' : 'cooler'} than set`);
+</script>
+
+<details>
+	<summary>
+		Runs {words(0)} (assumed){#if station.offset !== undefined}, <strong>measured {words(station.offset)}</strong>{/if};
+		climbs 1 °C in
+		{station.rise} s (assumed){#if station.measuredRise !== undefined}, <strong
+				>measured {station.measuredRise.toFixed(1)} s</strong
+			>{/if}
+	</summary>
+	<div class="row">
+		<span>With a thermometer inside:</span>
+		<Stepper
+			label="set to"
+			value={set}
+			least={50}
+			most={300}
+			step={5}
+			unit="°C"
+			onchange={(n) => {
+				set = n;
+			}}
+		/>
+		<Stepper
+			label="it reads"
+			value={read}
+			least={40}
+			most={340}
+			step={5}
+			unit="°C"
+			onchange={(n) => {
+				read = n;
+			}}
+		/>
+		<Stepper
+			label="after"
+			value={minutes}
+			least={1}
+			most={90}
+			unit="min"
+			onchange={(n) => {
+				minutes = n;
+			}}
+		/>
+		<span>so it runs {words(offset)} and climbs 1 °C in {rise.toFixed(1)} s.</span>
+		<button
+			type="button"
+			disabled={Math.abs(offset) > 80}
+			onclick={() => {
+				onchange({ ...station, offset, measuredRise: Math.round(rise * 10) / 10 });
+			}}>Use what was measured</button
+		>
+		{#if station.offset !== undefined || station.measuredRise !== undefined}
+			<button
+				type="button"
+				onclick={() => {
+					onchange(without(station, 'offset', 'measuredRise'));
+				}}>Go by the assumed again</button
+			>
+		{/if}
+	</div>
+</details>
+
+<style>
+	details {
+		flex-basis: 100%;
+	}
+	summary {
+		min-height: 28px;
+		cursor: pointer;
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-2) var(--space-3);
+	}
+</style>

@@ -1,0 +1,300 @@
+<!-- One station by its numbers, and what was measured of it. -->
+<script lang="ts">
+	import Trash2 from '@lucide/svelte/icons/trash-2';
+	import type { Kitchen, Station } from '../../core/model/kitchen';
+	import { without } from '../../core/model/edit-kitchen';
+	import Stepper from '../Stepper.svelte';
+	import BoilTest from './BoilTest.svelte';
+	import OvenTest from './OvenTest.svelte';
+
+	interface Props {
+		kitchen: Kitchen;
+		station: Station;
+		onchange: (station: Station) => void;
+		onremove: () => void;
+	}
+	const { kitchen, station, onchange, onremove }: Props = $props();
+
+	const id = $props.id();
+	const burners = $derived(kitchen.stations.filter((s) => s.kind === 'burner'));
+	const placeWords = {
+		board: 'Places to work',
+		cold: 'Places',
+		fryer: 'Baskets',
+		warm: 'Places',
+		grill: 'Places',
+		'water bath': 'Bags at once',
+		steamer: 'Tiers',
+		'wood oven': 'Places'
+	} as const;
+</script>
+
+<section aria-label={station.name}>
+	<div class="row">
+		<label for="{id}-name">Called</label>
+		<input
+			id="{id}-name"
+			type="text"
+			maxlength="80"
+			value={station.name}
+			onchange={(event) => {
+				const name = event.currentTarget.value.trim();
+				if (name === '') event.currentTarget.value = station.name;
+				else onchange({ ...station, name });
+			}}
+		/>
+		<button type="button" onclick={onremove}><Trash2 size={16} /> Take out {station.name}</button>
+		{#if station.at}
+			<button
+				type="button"
+				onclick={() => {
+					onchange(without(station, 'at'));
+				}}>Back into the row</button
+			>
+		{/if}
+	</div>
+	<div class="row">
+		{#if station.kind === 'burner'}
+			<Stepper
+				label="{station.name}, power"
+				value={station.power}
+				least={200}
+				most={20000}
+				step={100}
+				unit="W"
+				onchange={(power) => {
+					onchange({ ...station, power });
+				}}
+			/>
+			<Stepper
+				label="Across"
+				value={station.diameter ?? Math.round(Math.min(29, 21 * Math.sqrt(station.power / 1800)))}
+				least={8}
+				most={40}
+				unit="cm"
+				onchange={(diameter) => {
+					onchange({ ...station, diameter });
+				}}
+			/>
+			<label for="{id}-fuel">on</label>
+			<select
+				id="{id}-fuel"
+				value={station.fuel}
+				onchange={(event) => {
+					const { value } = event.currentTarget;
+					if (value === 'gas' || value === 'electric' || value === 'induction')
+						onchange({ ...without(station, 'measured'), fuel: value });
+				}}
+			>
+				<option value="induction">induction</option>
+				<option value="electric">electric</option>
+				<option value="gas">gas</option>
+			</select>
+			<BoilTest {station} {kitchen} {onchange} />
+		{:else if station.kind === 'oven'}
+			<Stepper
+				label="Racks"
+				value={station.racks}
+				least={1}
+				most={10}
+				onchange={(racks) => {
+					onchange({ ...station, racks });
+				}}
+			/>
+			<Stepper
+				label="Rack, wide"
+				value={station.width ?? 46}
+				least={20}
+				most={100}
+				unit="cm"
+				onchange={(width) => {
+					onchange({ ...station, width });
+				}}
+			/>
+			<Stepper
+				label="deep"
+				value={station.depth ?? 36}
+				least={20}
+				most={80}
+				unit="cm"
+				onchange={(depth) => {
+					onchange({ ...station, depth });
+				}}
+			/>
+			<Stepper
+				label="From"
+				value={station.lowest}
+				least={30}
+				most={station.highest}
+				step={10}
+				unit="°C"
+				onchange={(lowest) => {
+					onchange({ ...station, lowest });
+				}}
+			/>
+			<Stepper
+				label="to"
+				value={station.highest}
+				least={station.lowest}
+				most={400}
+				step={10}
+				unit="°C"
+				onchange={(highest) => {
+					onchange({ ...station, highest });
+				}}
+			/>
+			<label class="check"
+				><input
+					type="checkbox"
+					checked={station.fan}
+					onchange={(event) => {
+						onchange({ ...station, fan: event.currentTarget.checked });
+					}}
+				/> fan</label
+			>
+			<label class="check"
+				><input
+					type="checkbox"
+					checked={station.broiler ?? false}
+					onchange={(event) => {
+						onchange({ ...station, broiler: event.currentTarget.checked });
+					}}
+				/> heat from above</label
+			>
+			<Stepper
+				label="Climbs 1 °C in"
+				value={station.rise}
+				least={0}
+				most={60}
+				step={0.5}
+				unit="s"
+				onchange={(rise) => {
+					onchange({ ...station, rise });
+				}}
+			/>
+			<Stepper
+				label="falls in"
+				value={station.fall}
+				least={0}
+				most={120}
+				unit="s"
+				onchange={(fall) => {
+					onchange({ ...station, fall });
+				}}
+			/>
+			<OvenTest {station} {onchange} />
+		{:else if station.kind === 'griddle'}
+			{#each [0, 1] as const as i (i)}
+				<label for="{id}-over-{i}">{i === 0 ? 'lies over' : 'and'}</label>
+				<select
+					id="{id}-over-{i}"
+					value={station.covers[i]}
+					onchange={(event) => {
+						const { value } = event.currentTarget;
+						const [first, second] = station.covers;
+						onchange({ ...station, covers: i === 0 ? [value, second] : [first, value] });
+					}}
+				>
+					{#each burners as b (b.id)}
+						<option value={b.id} disabled={b.id === station.covers[1 - i]}>{b.name}</option>
+					{/each}
+				</select>
+			{/each}
+		{:else}
+			<Stepper
+				label={placeWords[station.kind]}
+				value={station.places}
+				least={1}
+				most={20}
+				onchange={(places) => {
+					onchange({ ...station, places });
+				}}
+			/>
+			{#if station.kind === 'fryer'}
+				<Stepper
+					label="Oil"
+					value={station.litres ?? 8}
+					least={0.5}
+					most={200}
+					unit="l"
+					onchange={(litres) => {
+						onchange({ ...station, litres });
+					}}
+				/>
+				<Stepper
+					label="Power"
+					value={station.power ?? 3500}
+					least={200}
+					most={20000}
+					step={100}
+					unit="W"
+					onchange={(power) => {
+						onchange({ ...station, power });
+					}}
+				/>
+			{:else if station.kind === 'water bath'}
+				<Stepper
+					label="Water"
+					value={station.litres ?? 12}
+					least={0.5}
+					most={200}
+					unit="l"
+					onchange={(litres) => {
+						onchange({ ...station, litres });
+					}}
+				/>
+				<Stepper
+					label="Power"
+					value={station.power ?? 1200}
+					least={200}
+					most={20000}
+					step={100}
+					unit="W"
+					onchange={(power) => {
+						onchange({ ...station, power });
+					}}
+				/>
+			{:else if station.kind === 'grill' || station.kind === 'wood oven'}
+				<Stepper
+					label="As hot as"
+					value={station.temperature ?? (station.kind === 'grill' ? 280 : 380)}
+					least={100}
+					most={550}
+					step={10}
+					unit="°C"
+					onchange={(temperature) => {
+						onchange({ ...station, temperature });
+					}}
+				/>
+			{/if}
+		{/if}
+	</div>
+</section>
+
+<style>
+	section {
+		display: grid;
+		gap: var(--space-2);
+		padding: var(--space-3) var(--space-4);
+		border-radius: var(--corner);
+		background: var(--enamel);
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-2) var(--space-4);
+		font-size: var(--text-s);
+	}
+	.check {
+		display: inline-flex;
+		align-items: center;
+		gap: var(--space-1);
+		min-height: var(--touch);
+	}
+	input[type='checkbox'] {
+		width: 20px;
+		height: 20px;
+		accent-color: var(--herb-fill);
+	}
+</style>

@@ -1,0 +1,166 @@
+<!-- More of a part: its name, how many it is for, other ways, guests' wishes, making it before, its pan, allergens. -->
+<script lang="ts">
+	import type { Part, Wish } from '../../core/model/meal';
+	import type { Plan } from '../../core/model/plan';
+	import { allergensOf } from '../../core/model/quantities';
+	import { allergens as allTags, type Allergen, type Technique } from '../../core/model/technique';
+	import Stepper from '../Stepper.svelte';
+	import SwapPreview from './SwapPreview.svelte';
+	import Wishes from './Wishes.svelte';
+
+	interface Props {
+		part: Part;
+		technique: Technique;
+		others: readonly Technique[];
+		/** People of the meal. */
+		covers: number;
+		plan: Plan;
+		/** Parts whose vessel this one could go on in; the one that it does. */
+		vessels: readonly { readonly id: string; readonly name: string }[];
+		vesselOf: string | undefined;
+		onfacts: (facts: Partial<Pick<Part, 'name' | 'covers' | 'choose' | 'ahead' | 'allergens'>>) => void;
+		onvessel: (part: string | undefined) => void;
+		onwish: (wish: Wish) => void;
+		onunwish: (wish: string) => void;
+		onpreview: (technique: Technique) => Promise<Plan | readonly string[]>;
+		ontechnique: (technique: Technique) => void;
+	}
+	const {
+		part,
+		technique,
+		others,
+		covers,
+		plan,
+		vessels,
+		vesselOf,
+		onfacts,
+		onvessel,
+		onwish,
+		onunwish,
+		onpreview,
+		ontechnique
+	}: Props = $props();
+
+	const id = $props.id();
+	const tags = $derived<readonly Allergen[]>(part.allergens ?? allergensOf(technique));
+	const aheadWords = { planner: 'as the plan needs it', evening: 'in the evening', before: 'before the evening' };
+</script>
+
+<div class="options">
+	<div class="row">
+		<label for="{id}-name">Called</label>
+		<input
+			id="{id}-name"
+			type="text"
+			maxlength="80"
+			value={part.name}
+			onchange={(event) => {
+				const name = event.currentTarget.value.trim();
+				if (name === '') event.currentTarget.value = part.name;
+				else onfacts({ name });
+			}}
+		/>
+		<Stepper
+			label="For"
+			value={part.covers ?? covers}
+			least={1}
+			most={60}
+			onchange={(n) => {
+				onfacts({ covers: n === covers ? undefined : n });
+			}}
+		/>
+		{#if technique.ahead}
+			<label for="{id}-ahead">Made</label>
+			<select
+				id="{id}-ahead"
+				value={part.ahead ?? 'planner'}
+				onchange={(event) => {
+					const { value } = event.currentTarget;
+					onfacts({ ahead: value === 'evening' || value === 'before' ? value : undefined });
+				}}
+			>
+				{#each Object.entries(aheadWords) as [value, words] (value)}<option {value}>{words}</option>{/each}
+			</select>
+		{/if}
+		{#if vessels.length > 0}
+			<label for="{id}-vessel">In the pan or tray of</label>
+			<select
+				id="{id}-vessel"
+				value={vesselOf ?? ''}
+				onchange={(event) => {
+					onvessel(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
+				}}
+			>
+				<option value="">its own</option>
+				{#each vessels as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
+			</select>
+		{/if}
+	</div>
+	{#if others.length > 1}
+		<label class="check">
+			<input
+				type="checkbox"
+				checked={part.choose ?? false}
+				onchange={(event) => {
+					onfacts({ choose: event.currentTarget.checked || undefined });
+				}}
+			/>
+			Let the planner choose among {others.length} ways to make {technique.makes}
+		</label>
+		<SwapPreview {part} {technique} {others} {plan} {onpreview} ontake={ontechnique} />
+	{/if}
+	<Wishes {part} {technique} covers={part.covers ?? covers} {onwish} onremove={onunwish} />
+	<fieldset>
+		<legend>Allergens: yours to know</legend>
+		<div class="row">
+			{#each allTags as tag (tag)}
+				<label class="check">
+					<input
+						type="checkbox"
+						checked={tags.includes(tag)}
+						onchange={(event) => {
+							const rest = tags.filter((t) => t !== tag);
+							onfacts({ allergens: event.currentTarget.checked ? [...rest, tag] : rest });
+						}}
+					/>
+					{tag}
+				</label>
+			{/each}
+		</div>
+	</fieldset>
+</div>
+
+<style>
+	.options {
+		display: grid;
+		gap: var(--space-3);
+		margin-top: var(--space-2);
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-1) var(--space-3);
+	}
+	.check {
+		display: inline-flex;
+		align-items: center;
+		gap: var(--space-1);
+		min-height: var(--touch);
+	}
+	input[type='checkbox'] {
+		width: 20px;
+		height: 20px;
+		accent-color: var(--herb-fill);
+	}
+	fieldset {
+		margin: 0;
+		padding: 0 var(--space-2);
+		border: 1px solid var(--rim);
+		border-radius: var(--corner);
+	}
+	legend {
+		color: var(--ink-soft);
+		font-size: var(--text-s);
+	}
+</style>

@@ -1,0 +1,125 @@
+<!-- Around all pages of the Menu: which meal, for how many, from when; and the pages in the order of the work. -->
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import { page } from '$app/state';
+	import { withCovers } from '$lib/core/model/edit-meal';
+	import { getApp } from '$lib/state/app.svelte';
+	import { inKitchen, shown, withMealArchived, withMealBack, withMealCopy, withNewMeal } from '$lib/state/table';
+	import KeptBar from '$lib/ui/KeptBar.svelte';
+	import Stepper from '$lib/ui/Stepper.svelte';
+	import TimeField from '$lib/ui/TimeField.svelte';
+
+	interface Props {
+		children: Snippet;
+	}
+	const { children }: Props = $props();
+
+	const app = getApp();
+	const meal = $derived(app.meal);
+	const pages = [
+		{ path: '/menu', name: 'Parts' },
+		{ path: '/menu/amounts', name: 'Shopping and bowls' },
+		{ path: '/menu/loads', name: 'Trays and batches' },
+		{ path: '/menu/ahead', name: 'Ahead' },
+		{ path: '/menu/techniques', name: 'Techniques' }
+	];
+</script>
+
+<KeptBar
+	what="meal"
+	all={app.meals}
+	open={meal.id}
+	onopen={(id) => {
+		app.openMeal(id);
+	}}
+	onnew={() => {
+		app.changeTable(withNewMeal);
+	}}
+	oncopy={() => {
+		app.changeTable(withMealCopy);
+	}}
+	onname={(name) => {
+		app.changeMeal({ ...meal, name });
+	}}
+	onarchive={() => {
+		app.changeTable(withMealArchived);
+		app.notices.say(`“${meal.name}” is put away. Undo brings it back.`);
+	}}
+	onback={(id) => {
+		app.changeTable((table) => withMealBack(table, id));
+	}}
+/>
+<div class="head">
+	<Stepper
+		label="People"
+		value={meal.covers}
+		least={1}
+		most={60}
+		onchange={(n) => {
+			app.changeMeal(withCovers(meal, n));
+		}}
+	/>
+	<TimeField
+		label="Begin from"
+		value={meal.earliest}
+		onchange={(earliest) => {
+			app.changeMeal({ ...meal, earliest });
+		}}
+	/>
+	<span class="kitchen">
+		<label for="meal-kitchen">cooked in</label>
+		<select
+			id="meal-kitchen"
+			value={meal.kitchen}
+			onchange={(event) => {
+				const { value } = event.currentTarget;
+				app.changeTable((table) => inKitchen(table, value));
+			}}
+		>
+			{#each shown(app.history.now.kitchens) as k (k.id)}<option value={k.id}>{k.name}</option>{/each}
+		</select>
+	</span>
+</div>
+<nav class="pages" aria-label="Pages of the menu">
+	{#each pages as { path, name } (path)}
+		<a href={path} aria-current={page.url.pathname === path ? 'page' : undefined}>{name}</a>
+	{/each}
+</nav>
+{@render children()}
+
+<style>
+	.head,
+	.kitchen {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-2) var(--space-5);
+		margin-top: var(--space-2);
+	}
+	.kitchen {
+		gap: var(--space-2);
+		margin: 0;
+		font-size: var(--text-s);
+	}
+	.pages {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 var(--space-4);
+		margin: var(--space-3) 0;
+		border-bottom: 1.5px solid var(--rim);
+	}
+	.pages a {
+		display: grid;
+		align-content: center;
+		min-height: var(--touch);
+		margin-bottom: -1.5px;
+		border-bottom: 3px solid transparent;
+		color: var(--ink-soft);
+		text-decoration: none;
+	}
+	.pages [aria-current] {
+		border-color: var(--copper-fill);
+		color: var(--ink);
+		font-weight: 700;
+	}
+</style>

@@ -1,0 +1,81 @@
+<!-- Trays and batches: how much goes in at once, drawn to scale, and what could share the oven. -->
+<script lang="ts">
+	import { groupsOf } from '$lib/core/plan/explain/grouping';
+	import { loadsOf } from '$lib/core/plan/explain/loads';
+	import { withSharedSetting } from '$lib/core/plan/what-if/share-oven';
+	import { formatDuration } from '$lib/core/units/time';
+	import { getApp } from '$lib/state/app.svelte';
+	import LoadView from '$lib/ui/menu/LoadView.svelte';
+
+	const app = getApp();
+	const meal = $derived(app.meal);
+	const loads = $derived(loadsOf(meal, app.kitchen, app.techniques));
+	const groups = $derived(groupsOf(meal, app.kitchen, app.techniques));
+</script>
+
+<h1>{meal.name}: trays and batches</h1>
+<section aria-label="Shared oven">
+	<h2>What could share the oven</h2>
+	{#each groups as group (group.setting)}
+		<article>
+			<p>
+				<strong>{group.setting} °C for {group.members.map((m) => m.name).join(', ')}</strong>{group.isOneTray
+					? ', and on one tray'
+					: ''}: {group.cost < 30 ? 'costs nothing' : `${formatDuration(group.cost)} more in the oven, all together`}.
+			</p>
+			<ul>
+				{#each group.members as m (m.part + m.step)}
+					<li>
+						{m.name}: {formatDuration(m.shared)}, at its own {m.own} °C {formatDuration(m.alone)}
+					</li>
+				{/each}
+			</ul>
+			<button
+				type="button"
+				onclick={() => {
+					app.changeMeal(withSharedSetting(meal, group, app.techniques));
+				}}>Hold them all to {group.setting} °C</button
+			>
+		</article>
+	{:else}
+		<p class="soft">No two parts of this meal could bake at one temperature. The plan orders them otherwise.</p>
+	{/each}
+</section>
+<section aria-label="Loads">
+	<h2>What goes in at once</h2>
+	<div class="loads">
+		{#each loads as { part, name, say, load } (part + say)}
+			<LoadView {name} {say} {load} />
+		{:else}
+			<p class="soft">Nothing of this meal fills a tray, a pan, a pot or the fryer.</p>
+		{/each}
+	</div>
+</section>
+
+<style>
+	section {
+		margin-top: var(--space-3);
+	}
+	h2 {
+		margin-bottom: var(--space-2);
+	}
+	article {
+		margin-bottom: 3px;
+		padding: var(--space-3) var(--space-4);
+		border-radius: var(--corner);
+		background: var(--enamel);
+	}
+	article ul {
+		margin: var(--space-1) 0 var(--space-2);
+	}
+	.loads {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(min(21rem, 100%), 1fr));
+		gap: var(--space-3);
+	}
+	.soft,
+	li {
+		color: var(--ink-soft);
+		font-size: var(--text-s);
+	}
+</style>
