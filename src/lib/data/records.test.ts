@@ -19,7 +19,7 @@ test('a database of version 1 keeps its meals through the upgrade', async () => 
 	expect([...old.objectStoreNames]).toEqual(['kitchens', 'meals']);
 	old.close();
 	const db = await openDatabase(nobody, { name: 'upgrade' });
-	expect([...db.objectStoreNames]).toEqual(['kept', 'kitchens', 'meals', 'runs']);
+	expect([...db.objectStoreNames]).toEqual(['kept', 'kitchens', 'meals', 'runs', 'techniques']);
 	expect((await records(db, 'meals', read, now).list()).good).toEqual([{ value: meal, revision: 1 }]);
 });
 

@@ -42,8 +42,7 @@
 <div class="summary">
 	<h1>{meal.name}</h1>
 	<p class="for">
-		{meal.covers} at {kitchen.name} · {cooks} · {services}{#if isOf}
-			· begin {formatClock(plan.from)}{/if}
+		{meal.covers} at {kitchen.name} · {cooks} · {services}{isOf ? ` · begin ${formatClock(plan.from)}` : ''}
 	</p>
 	<div class="state" role="status">
 		{#if problems.length > 0}

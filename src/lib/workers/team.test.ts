@@ -62,7 +62,7 @@ test('what one finds the others hear, only ever better, and the best is the answ
 	});
 	if (answer.kind !== 'plan') throw new Error(answer.kind);
 	expect(objectives).toEqual(objectives.toSorted((a, b) => b - a));
-	expect(answer.plan.objective).toBe(Math.min(...objectives));
+	expect(answer.plan.objective).toBeLessThanOrEqual(Math.min(...objectives));
 	for (const { heard } of members) expect(heard.length).toBeGreaterThan(0);
 });
 

@@ -1,12 +1,13 @@
 // Bread and hot drinks. Durations are starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { each, held, touches, whole } from './forms';
+import { butter, each, held, takes, touches, whole } from './forms';
 
 export const ovenToast: Technique = {
 	id: 'oven-toast',
 	name: 'Toast from the oven',
 	kind: 'bread',
 	parameters: [],
+	ingredients: takes(['white loaf', 60, 'g', 'slice', 'b', { allergens: ['gluten'] }], butter('toast', 8)),
 	steps: [
 		{
 			id: 'slice',
@@ -41,6 +42,7 @@ export const filterCoffee: Technique = {
 	name: 'Filter coffee',
 	kind: 'drink',
 	parameters: [],
+	ingredients: takes(['coffee', 15, 'g', 'grind', 's']),
 	steps: [
 		{
 			id: 'grind',

@@ -1,6 +1,6 @@
 // Eggs, alone and with company. Durations are computed, or starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { degrees, each, egg, held, kilograms, none, start, touches, whole } from './forms';
+import { butter, degrees, each, egg, held, kilograms, none, salt, start, takes, touches, whole } from './forms';
 
 const softEggs = 'Soft eggs are not for pregnant, very young, old or ill guests; local rules decide.';
 
@@ -9,6 +9,14 @@ export const lentilSalad: Technique = {
 	name: 'Lentil salad with soft eggs',
 	kind: 'egg',
 	parameters: [egg, start],
+	ingredients: takes(
+		['lentils', 45, 'g', 'simmer', 's'],
+		['eggs', 1, 'pieces', 'boil', 'd', { allergens: ['eggs'] }],
+		['mustard', 4, 'g', 'dressing', 's', { allergens: ['mustard'] }],
+		['vinegar', 5, 'ml', 'dressing', 's', { first: 0.7, allergens: ['sulphites'] }],
+		['olive oil', 12, 'ml', 'dressing', 's'],
+		salt('dress')
+	),
 	steps: [
 		{
 			id: 'simmer',
@@ -120,6 +128,7 @@ export const sunnyEggs: Technique = {
 	kind: 'egg',
 	makes: 'fried eggs',
 	parameters: [egg],
+	ingredients: takes(['eggs', 1, 'pieces', 'fry', 'd', { allergens: ['eggs'] }], butter('fry', 4)),
 	steps: [
 		{
 			id: 'fry',
@@ -149,6 +158,7 @@ export const turnedEgg: Technique = {
 	kind: 'egg',
 	makes: 'fried eggs',
 	parameters: [egg],
+	ingredients: takes(['eggs', 1, 'pieces', 'fry', 'd', { allergens: ['eggs'] }], butter('fry', 4)),
 	steps: [
 		{
 			id: 'fry',

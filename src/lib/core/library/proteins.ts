@@ -1,6 +1,6 @@
 // Seared and roasted proteins. Durations are computed, or starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { degrees, each, held, metres, none, start, thickness, touches, whole } from './forms';
+import { degrees, each, held, metres, none, salt, start, takes, thickness, touches, whole } from './forms';
 
 const rawDuck = 'Raw duck: its own board, wash hands after.';
 
@@ -9,6 +9,7 @@ export const duckBreast: Technique = {
 	name: 'Duck breast, seared then roasted',
 	kind: 'protein',
 	parameters: [thickness, start],
+	ingredients: takes(['duck breast', 130, 'g', 'score', 'm', { yields: 'duck breast' }], salt('score')),
 	steps: [
 		{
 			id: 'score',
@@ -119,6 +120,7 @@ export const duckFurther: Technique = {
 	name: 'Duck breast, left in longer',
 	kind: 'protein',
 	parameters: [thickness],
+	ingredients: takes(['duck breast', 130, 'g', 'roast-on', 'm', { yields: 'duck breast' }]),
 	steps: [
 		{
 			id: 'roast-on',

@@ -1,12 +1,18 @@
 // Sauces and garnishes. Durations are starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { each, held, none, touches, whole } from './forms';
+import { butter, each, held, none, oil, salt, takes, touches, whole } from './forms';
 
 export const plumPanSauce: Technique = {
 	id: 'plum-pan-sauce',
 	name: 'Pan sauce of plums and port',
 	kind: 'sauce',
 	parameters: [],
+	ingredients: takes(
+		['plums', 60, 'g', 'cut', 'v'],
+		['shallot', 0.5, 'pieces', 'cut', 'v'],
+		['port', 35, 'ml', 'cut', 's', { allergens: ['sulphites'] }],
+		butter('reduce', 6)
+	),
 	steps: [
 		{
 			id: 'cut',
@@ -47,6 +53,11 @@ export const shallotCrumbs: Technique = {
 	name: 'Shallot crumbs',
 	kind: 'garnish',
 	parameters: [],
+	ingredients: takes(
+		['shallot', 0.67, 'pieces', 'chop', 'v'],
+		['coarse breadcrumbs', 12, 'g', 'fry', 'b', { allergens: ['gluten'] }],
+		butter('fry', 6)
+	),
 	steps: [
 		{
 			id: 'chop',
@@ -81,6 +92,7 @@ export const friedSage: Technique = {
 	name: 'Fried sage',
 	kind: 'garnish',
 	parameters: [],
+	ingredients: takes(['sage', 1, 'g', 'pick', 'h'], oil('fry', 20)),
 	steps: [
 		{
 			id: 'pick',
@@ -115,6 +127,12 @@ export const herbYogurt: Technique = {
 	name: 'Herb yogurt',
 	kind: 'sauce',
 	parameters: [],
+	ingredients: takes(
+		['yogurt', 60, 'g', 'stir', 'd', { allergens: ['milk'] }],
+		['soft herbs', 3, 'g', 'stir', 'h'],
+		['lemon juice', 3, 'ml', 'stir', 'v', { first: 0.6 }],
+		salt('stir')
+	),
 	steps: [
 		{
 			id: 'stir',

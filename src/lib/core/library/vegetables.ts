@@ -1,12 +1,20 @@
 // Vegetables, roots and what goes with them. Durations are starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { each, held, metres, none, touches, whole } from './forms';
+import { butter, each, early, held, metres, none, oil, salt, takes, touches, whole } from './forms';
 
 export const rootGratin: Technique = {
 	id: 'root-gratin',
 	name: 'Gratin of sliced roots',
 	kind: 'side',
 	parameters: [{ id: 'depth', name: 'Depth in the dish', unit: 'mm', least: 20, most: 80, usual: 45 }],
+	ingredients: takes(
+		['celeriac', 110, 'g', 'slice', 'v', { yields: 'celeriac', allergens: ['celery'] }],
+		['potatoes', 70, 'g', 'slice', 'v', { yields: 'potato' }],
+		['cream', 60, 'ml', 'layer', 'd', { allergens: ['milk'] }],
+		['milk', 40, 'ml', 'layer', 'd', { allergens: ['milk'] }],
+		salt('layer')
+	),
+	ahead: early('layer', 'cooked dishes, mash, stock', 'layered with its hot cream, in the cold'),
 	steps: [
 		{
 			id: 'slice',
@@ -64,6 +72,13 @@ export const braisedCabbage: Technique = {
 	name: 'Red cabbage, braised with apple',
 	kind: 'side',
 	parameters: [],
+	ingredients: takes(
+		['red cabbage', 130, 'g', 'shred', 'v', { yields: 'braised cabbage' }],
+		['apple', 40, 'g', 'shred', 'v', { yields: 'apple' }],
+		['vinegar', 8, 'ml', 'braise', 's', { first: 0.6, allergens: ['sulphites'] }],
+		butter('braise', 6),
+		salt('braise')
+	),
 	steps: [
 		{
 			id: 'shred',
@@ -103,6 +118,11 @@ export const greenBeans: Technique = {
 	name: 'Green beans, blanched and tossed',
 	kind: 'side',
 	parameters: [],
+	ingredients: takes(
+		['green beans', 75, 'g', 'top', 'v', { yields: 'green beans' }],
+		butter('toss', 6),
+		salt('blanch')
+	),
 	steps: [
 		{
 			id: 'top',
@@ -185,6 +205,12 @@ export const roastTomatoes: Technique = {
 	name: 'Tomatoes and mushrooms, roasted',
 	kind: 'side',
 	parameters: [],
+	ingredients: takes(
+		['tomato', 70, 'g', 'cut', 'v', { yields: 'tomato' }],
+		['mushrooms', 50, 'g', 'cut', 'v', { yields: 'mushrooms' }],
+		oil('roast'),
+		salt('roast')
+	),
 	steps: [
 		{
 			id: 'cut',
@@ -219,6 +245,13 @@ export const cornFritters: Technique = {
 	name: 'Corn fritters, three batches',
 	kind: 'side',
 	parameters: [],
+	ingredients: takes(
+		['corn ear', 75, 'g', 'batter', 'v', { yields: 'corn ear' }],
+		['plain flour', 25, 'g', 'batter', 's', { allergens: ['gluten'] }],
+		['eggs', 0.5, 'pieces', 'batter', 'd', { allergens: ['eggs'] }],
+		['milk', 20, 'ml', 'batter', 'd', { allergens: ['milk'] }],
+		oil('fry-first', 10)
+	),
 	steps: [
 		{
 			id: 'batter',

@@ -127,6 +127,6 @@ function numbered(ids: readonly string[], kind: string): string {
 }
 
 /** What was measured of a station or a cook, or where it was put, forgotten: it goes by what is assumed again. */
-export function without<T extends object, K extends keyof T>(thing: T, ...facts: readonly K[]): T {
+export function without<T extends object>(thing: T, ...facts: readonly (keyof T)[]): T {
 	return Object.fromEntries(Object.entries(thing).filter(([key]) => !facts.some((f) => f === key))) as T;
 }

@@ -1,6 +1,6 @@
 // In the middle of the work: what has begun is fixed, what has not begun starts no earlier than now.
 import type { Plan } from '../model/plan';
-import { grid, modeOf, type Compiled } from './compile/compile';
+import { aheadChoice, grid, modeOf, worded, type Compiled } from './compile/compile';
 import { handUses, type HandUse } from './compile/hands';
 import type { Problem, Schedule } from './problem';
 
@@ -22,7 +22,8 @@ type Task = Problem['tasks'][number];
  * @param previous the plan in force as an answer to the compiled problem (see `scheduleOf`)
  */
 export function withBegun(compiled: Compiled, previous: Schedule, standing: Standing): Compiled {
-	const { problem, trace } = compiled;
+	const { trace } = compiled;
+	const problem = withAheadSettled(compiled.problem, previous);
 	const instant = (clock: number) => Math.max(0, Math.round((clock - trace.origin) / grid) * grid);
 	const now = Math.max(0, Math.ceil((standing.now - trace.origin) / grid) * grid);
 	const begun = new Map(
@@ -46,7 +47,7 @@ export function withBegun(compiled: Compiled, previous: Schedule, standing: Stan
 		const traced = trace.steps.get(task.id);
 		const way = traced?.ways[mode];
 		if (!traced || !way) return { ...task, fixed };
-		const hands = handUses(traced.step, length, grid);
+		const hands = handUses(worded(traced.step, way), length, grid);
 		steps.set(task.id, { ...traced, ways: traced.ways.map((w, k) => (k === mode ? { ...w, hands } : w)) });
 		const wanted = hands.filter((use) => {
 			const at = { ...use, from: start + use.from, to: start + use.to };
@@ -70,5 +71,20 @@ export function withBegun(compiled: Compiled, previous: Schedule, standing: Stan
 	return {
 		trace: { ...trace, steps },
 		problem: { ...problem, tasks, lags, serve, horizon: Math.max(problem.horizon, last + grid) }
+	};
+}
+
+/** What was or was not made before the evening can no longer be chosen: the other way's tasks are gone. */
+function withAheadSettled(problem: Problem, { picks = {} }: Schedule): Problem {
+	const settled = problem.choices.filter((c) => c.id.startsWith(aheadChoice) && picks[c.id] !== undefined);
+	const gone = new Set(settled.flatMap((c) => c.options.filter((o) => o.id !== picks[c.id]).flatMap((o) => o.tasks)));
+	if (settled.length === 0) return problem;
+	return {
+		...problem,
+		choices: problem.choices.filter((c) => !settled.includes(c)),
+		tasks: problem.tasks.filter((t) => !gone.has(t.id)),
+		lags: problem.lags.filter((l) => !gone.has(l.from) && !gone.has(l.to)),
+		holds: problem.holds.filter((h) => !gone.has(h.from) && !gone.has(h.to)),
+		serve: problem.serve.filter((s) => !gone.has(s.task))
 	};
 }

@@ -123,7 +123,7 @@
 			{#if p.station.kind === 'burner'}
 				<circle class="zone" cx={p.x} cy={p.y} r={p.rx} />
 				<text class="name" x={p.x} y={p.y}>{note(p)}</text>
-				<text class="note inside" x={p.x} y={p.y + 5}>{minutes > 0 ? formatDuration(minutes) : 'free'}</text>
+				<text class="note inside" x={p.x} y={p.y + 5}>{minutes > 0 ? `${Math.round(minutes / 60)} min` : 'free'}</text>
 			{:else if p.station.kind === 'griddle'}
 				<rect class="plate" x={p.x - p.rx} y={p.y - p.ry} width={2 * p.rx} height={2 * p.ry} rx="4" />
 				<text class="note inside" x={p.x} y={p.y + 1}>{p.station.name}</text>
@@ -134,8 +134,10 @@
 					<path class="handle" d={handle(p)} />
 				{/if}
 				<text class="name" x={p.x} y={p.station.kind === 'oven' ? p.y - p.ry + 8 : p.y - 3}>{p.station.name}</text>
-				<text class="note" x={p.x} y={p.y + 3.5}>{note(p)}</text>
-				<text class="note" x={p.x} y={p.y + 9}>{minutes > 0 ? `used ${formatDuration(minutes)}` : 'not used'}</text>
+				<text class="note" x={p.x} y={p.y + (p.station.kind === 'oven' ? 0.6 - p.ry / 2 : 3.5)}>{note(p)}</text>
+				<text class="note" x={p.x} y={p.y + (p.station.kind === 'oven' ? p.ry - 7 : 9)}
+					>{minutes > 0 ? `used ${formatDuration(minutes)}` : 'not used'}</text
+				>
 			{/if}
 		</g>
 	{/each}

@@ -76,27 +76,30 @@
 		>
 		<button type="button" aria-label="Leave out {part.name}" onclick={onremove}><Trash2 size={16} /></button>
 	</div>
-	<details class="steps">
-		<summary>
-			{#if first}
-				<strong>{formatDuration(sum((s) => s.to - s.from))}</strong>
-				<span class="soft">({formatDuration(sum((s) => s.shortest))} to {formatDuration(sum((s) => s.longest))})</span>
-				· {hands < 30 ? 'no hands' : `${formatDuration(hands)} of hands`} · from {formatClock(first.from)}
-				{#if before}· <span class="soft">made before, {before}</span>{/if}
-			{:else}
-				not planned yet
-			{/if}
-		</summary>
-		<PartSteps {part} {technique} covers={part.covers ?? options.covers} {steps} />
-	</details>
-	<details class="more">
-		<summary aria-label="{part.name}: more">
-			Ways, wishes, ahead …
-			{#if part.wishes?.length}<span class="soft">{part.wishes.map((w) => `${w.covers} ${w.name}`).join(', ')}</span
-				>{/if}
-		</summary>
-		<PartOptions {part} {technique} {plan} {...options} />
-	</details>
+	<div class="folds">
+		<details>
+			<summary>
+				{#if first}
+					<strong>{formatDuration(sum((s) => s.to - s.from))}</strong>
+					<span class="soft">({formatDuration(sum((s) => s.shortest))} to {formatDuration(sum((s) => s.longest))})</span
+					>
+					· {hands < 30 ? 'no hands' : `${formatDuration(hands)} of hands`} · from {formatClock(first.from)}
+					{#if before}· <span class="soft">made before, {before}</span>{/if}
+				{:else}
+					not planned yet
+				{/if}
+			</summary>
+			<PartSteps {part} {technique} covers={part.covers ?? options.covers} {steps} />
+		</details>
+		<details>
+			<summary aria-label="{part.name}: more">
+				Ways, wishes, ahead …
+				{#if part.wishes?.length}<span class="soft">{part.wishes.map((w) => `${w.covers} ${w.name}`).join(', ')}</span
+					>{/if}
+			</summary>
+			<PartOptions {part} {technique} {plan} {...options} />
+		</details>
+	</div>
 </article>
 
 <style>
@@ -140,8 +143,15 @@
 		gap: var(--space-1) var(--space-3);
 		grid-column: 2 / -1;
 	}
-	details {
+	.folds {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 var(--space-5);
 		grid-column: 2 / -1;
+	}
+	details[open] {
+		flex: 1 0 100%;
+		min-width: 0;
 	}
 	summary {
 		min-height: 28px;
@@ -163,7 +173,7 @@
 			padding: var(--space-2);
 		}
 		.settings,
-		details {
+		.folds {
 			grid-column: 1 / -1;
 		}
 		.tools {

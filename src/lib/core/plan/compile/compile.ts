@@ -21,6 +21,8 @@ export const grid = 15;
 const weights = { slip: 1000, span: 1 };
 /** How far beyond the last service a plan may slip. */
 const patience = 2 * hour;
+/** Choices of this kind are whether a part is made before the evening. */
+export const aheadChoice = 'ahead:';
 /** What it has to save to make something before the evening: so many seconds of it. */
 const priceOfAhead = 30 * minute;
 
@@ -142,7 +144,7 @@ export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMa
 			{ id: 'evening', tasks: early.flatMap((e) => e.evening), cost: 0 },
 			{ id: 'before', tasks: early.flatMap((e) => e.before), cost: priceOfAhead }
 		];
-		choices.push({ id: `ahead:${part.id}`, options });
+		choices.push({ id: `${aheadChoice}${part.id}`, options });
 	});
 	for (const link of meal.links) {
 		const ends = [taskId(link.from.part, link.from.step), taskId(link.to.part, link.to.step)] as const;
@@ -200,7 +202,7 @@ function cook(p: Portion, kitchen: Kitchen, path: readonly (string | number)[]):
 		} else if (ways.length === 0 && handsFor(work.step, kitchen).length === 0) {
 			lacking(work.step, `somebody who does ${dutyOf(work.step) ?? 'it'} work`);
 		} else if (ways.length === 0 && work.step.need) lacking(work.step, wordNeed(work.step.need));
-		steps.set(work.task, { part: p.part, technique: p.technique, step: worded(work.step, ways[0]), ways });
+		steps.set(work.task, { part: p.part, technique: p.technique, step: work.step, ways });
 	}
 	for (const { kind, amount } of p.vessels) {
 		const owned = kitchen.vessels.filter((v) => v.kind === kind).reduce((sum, v) => sum + v.count, 0);
@@ -261,8 +263,8 @@ function times(spread: Spread, factor: number): Spread {
 	return { ...spread, shortest: shortest * factor, usual: usual * factor, longest: longest * factor };
 }
 
-/** A step with its computed figures in its words, and the caution that they call for. */
-function worded(step: Step, way: Way | undefined): Step {
+/** A step with its computed figures in its words, as it is done this way, and the caution that they call for. */
+export function worded(step: Step, way: Way | undefined): Step {
 	const { pull, isBelowAdvised = false } = way?.spread.computed ?? {};
 	if (pull === undefined && !isBelowAdvised) return step;
 	const fill = (text: string) =>

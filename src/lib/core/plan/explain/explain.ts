@@ -4,7 +4,7 @@ import type { Meal } from '../../model/meal';
 import type { Lane, Plan, PlannedStep } from '../../model/plan';
 import { allergensOf } from '../../model/quantities';
 import { formatDuration } from '../../units/time';
-import { platingId, type Compiled, type TracedStep, type Way } from '../compile/compile';
+import { platingId, worded, type Compiled, type TracedStep, type Way } from '../compile/compile';
 import { canServe } from '../compile/crew';
 import { stationsBehind } from '../compile/places';
 import type { Schedule } from '../problem';
@@ -70,7 +70,8 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 		};
 	});
 	const steps = happenings.map((h): PlannedStep => {
-		const { step, way, timed: t } = h;
+		const { way, timed: t } = h;
+		const step = worded(h.step, way);
 		const vessel = vesselOf.get(h.id);
 		return {
 			id: h.id,
@@ -91,7 +92,7 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 			...(step.sign ? { sign: step.sign } : {}),
 			cautions: [...(step.cautions ?? [])],
 			heldBy: reasons.get(h.id) ?? '',
-			after: problem.lags.filter((l) => l.to === h.id).map((l) => l.from)
+			after: problem.lags.filter((l) => l.to === h.id && timed.has(l.from)).map((l) => l.from)
 		};
 	});
 	const laneKind = new Map(lanesOf(kitchen).map((l) => [l.id, l.kind]));
