@@ -86,7 +86,17 @@
 	}
 </script>
 
-<svelte:window onkeydown={key} />
+<svelte:window
+	onkeydown={key}
+	onpagehide={() => {
+		app.flush();
+	}}
+/>
+<svelte:document
+	onvisibilitychange={() => {
+		if (document.visibilityState === 'hidden') app.flush();
+	}}
+/>
 <svelte:head
 	><title>{places.find((p) => page.url.pathname.startsWith(p.path))?.name ?? 'Juntos'} · Juntos</title></svelte:head
 >

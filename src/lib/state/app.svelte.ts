@@ -75,9 +75,14 @@ export class App {
 		this.isReady = true;
 	}
 
-	stop(): void {
+	/** Save what waits to be saved: the page may be gone in a moment. */
+	flush(): void {
 		clearTimeout(this.timer);
 		void this.save();
+	}
+
+	stop(): void {
+		this.flush();
 		this.tabs?.close();
 		this.planning.close();
 	}

@@ -1,6 +1,6 @@
 // Seared and roasted proteins. Durations are computed, or starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { degrees, each, held, metres, none, salt, start, takes, thickness, touches, whole } from './forms';
+import { degrees, each, held, metres, none, salt, start, takes, thickness, touches, whole, laid } from './forms';
 
 const rawDuck = 'Raw duck: its own board, wash hands after.';
 
@@ -71,6 +71,7 @@ export const duckBreast: Technique = {
 					advised: 74
 				}
 			},
+			load: laid('tray', each(1), 0.16, 0.08, 'pieces'),
 			need: { kind: 'oven', racks: 1, settings: [200, 180, 190, 210] },
 			hands: touches([
 				[0, 30, 'Duck onto the tray, into the oven'],
@@ -120,7 +121,6 @@ export const duckFurther: Technique = {
 	name: 'Duck breast, left in longer',
 	kind: 'protein',
 	parameters: [thickness],
-	ingredients: takes(['duck breast', 130, 'g', 'roast-on', 'm', { yields: 'duck breast' }]),
 	steps: [
 		{
 			id: 'roast-on',

@@ -1,6 +1,6 @@
 // Vegetables, roots and what goes with them. Durations are starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { butter, each, early, held, metres, none, oil, salt, takes, touches, whole } from './forms';
+import { butter, each, early, held, metres, none, oil, salt, takes, touches, whole, laid } from './forms';
 
 export const rootGratin: Technique = {
 	id: 'root-gratin',
@@ -226,6 +226,7 @@ export const roastTomatoes: Technique = {
 			say: 'Roast the tomatoes and mushrooms',
 			kind: 'cook',
 			time: { shortest: 1200, usual: 1500, longest: 1920, core: { start: 15, target: 90 } },
+			load: laid('tray', each(4), 0.05, undefined, 'vegetables'),
 			need: { kind: 'oven', racks: 1, settings: [200, 180, 220] },
 			hands: touches([
 				[0, 30, 'Tray into the oven'],

@@ -1,5 +1,5 @@
 // What a meal takes: raw weights from portions, what does not scale, what to taste is kept by; bowls, and the shopping.
-import { rawFor, yields, type Yielding } from '../units/yields';
+import { rawFor, trimmedFor, yields, type Yielding } from '../units/yields';
 import type { Meal, Part } from './meal';
 import type { aisles, Allergen, Ingredient, Technique } from './technique';
 import type { Quantity } from './time-model';
@@ -8,7 +8,7 @@ import type { Quantity } from './time-model';
 export interface Amount {
 	readonly name: string;
 	readonly unit: Ingredient['unit'];
-	/** Prepared, and as it is bought: trim and cooking loss on top. In the unit. */
+	/** As it goes into its bowl, raw and trimmed; as it is bought, with what is trimmed off. In the unit. */
 	readonly used: number;
 	readonly bought: number;
 	/** To taste: so much to begin with; the rest is kept by. */
@@ -34,8 +34,10 @@ export function amountsOf(technique: Technique, settings: Part['settings'], cove
 	};
 	return (technique.ingredients ?? []).map(
 		({ name, unit, each, grows = 1, yields: what, first, step, aisle, allergens }) => {
-			const used = value(each) * reference * (covers / reference) ** grows;
-			const bought = what !== undefined && isYielding(what) ? rawFor(used, what) : used;
+			const served = value(each) * reference * (covers / reference) ** grows;
+			const isTrimmed = what !== undefined && isYielding(what);
+			const bought = isTrimmed ? rawFor(served, what) : served;
+			const used = isTrimmed ? trimmedFor(served, what) : served;
 			return {
 				name,
 				unit,

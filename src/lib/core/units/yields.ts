@@ -70,6 +70,11 @@ export function rawFor(served: number, what: Yielding): number {
 	return served / ((1 - trim / 100) * (1 - loss / 100));
 }
 
+/** kg raw and trimmed for so many kg on the plates. */
+export function trimmedFor(served: number, what: Yielding): number {
+	return served / (1 - yields[what][1] / 100);
+}
+
 /** How many times its dry mass it weighs cooked. */
 export const gains = { pasta: 2.2, rice: 2.9, quinoa: 3, lentils: 2.4, beans: 2.3, couscous: 2.4 } as const;
 

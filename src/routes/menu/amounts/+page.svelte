@@ -69,8 +69,9 @@
 								<th scope="row">{line.name}</th>
 								<td class="amount">{printAmount(line.bought, line.unit, line.name, measure.now)}</td>
 								<td class="soft"
-									>{line.parts.join(', ')}{#if line.allergens.length > 0}
-										<span class="tags">{line.allergens.join(', ')}</span>{/if}</td
+									>{line.parts.join(', ')}{#if line.allergens.length > 0}{' '}<span class="tags"
+											>{line.allergens.join(', ')}</span
+										>{/if}</td
 								>
 							</tr>
 						{/each}
@@ -152,8 +153,14 @@
 		vertical-align: top;
 		font-weight: 400;
 	}
+	table {
+		table-layout: fixed;
+	}
 	th {
-		width: 40%;
+		width: 38%;
+	}
+	.amount {
+		width: 20%;
 	}
 	.amount {
 		white-space: nowrap;

@@ -102,5 +102,10 @@ export function groupsOf(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMap<s
 		const known = best.get(key);
 		if (!known || group.cost < known.cost) best.set(key, group);
 	}
-	return [...best.values()].sort((a, b) => b.members.length - a.members.length || a.cost - b.cost);
+	const list = [...best.values()];
+	const isWithin = (a: Group, b: Group) =>
+		a !== b && a.members.every((m) => b.members.some((o) => o.part === m.part)) && a.cost >= b.cost;
+	return list
+		.filter((a) => !list.some((b) => isWithin(a, b)))
+		.sort((a, b) => b.members.length - a.members.length || a.cost - b.cost);
 }
