@@ -83,9 +83,13 @@ test('Harvest supper is built from nothing', async ({ page }) => {
 		await add(page, 'plates', text, name);
 	}
 	// One guest wants it further, and the sauce is made in the duck's pan.
+	const duck = 'Duck breast, seared then roasted';
+	await more(page, duck).click();
+	await part(page, duck).getByRole('button', { name: 'One guest otherwise' }).click();
+	await part(page, duck).getByLabel('otherwise: doneness').selectOption('62.5');
 	const sauce = 'Pan sauce of plums and port';
 	await more(page, sauce).click();
-	await part(page, sauce).getByLabel('In the pan or tray of').selectOption('Duck breast, seared then roasted');
+	await part(page, sauce).getByLabel('In the pan or tray of').selectOption(duck);
 	await expectPlan(page);
 	await page.waitForTimeout(500);
 	await page.reload();

@@ -18,6 +18,7 @@
 	const { plan, isCurrent, isWorking, spent, problems, cures } = $derived(planning);
 
 	const cooks = $derived(kitchen.cooks.length === 1 ? 'one cook' : `${kitchen.cooks.length} cooks`);
+	const isEmpty = $derived(meal.parts.length === 0);
 	const isOf = $derived(plan.meal === meal.id && isCurrent);
 	const services = $derived(
 		(isOf ? plan.services : meal.courses.map((c) => ({ name: c.name, at: c.service })))
@@ -45,7 +46,9 @@
 		{meal.covers} at {kitchen.name} · {cooks} · {services}{isOf ? ` · begin ${formatClock(plan.from)}` : ''}
 	</p>
 	<div class="state" role="status">
-		{#if problems.length > 0}
+		{#if isEmpty}
+			<p class="busy">Nothing to cook yet</p>
+		{:else if problems.length > 0}
 			<p class="bad">No plan</p>
 		{:else if !isCurrent}
 			<p class="busy">Planning …</p>
@@ -56,7 +59,7 @@
 		{:else}
 			<p class="good">On time</p>
 		{/if}
-		{#if problems.length === 0 && isCurrent}
+		{#if problems.length === 0 && isCurrent && !isEmpty}
 			<p class="proof">
 				{overdue > 30 ? `past its best: ${longest.name}, ${formatDuration(overdue)}` : 'nothing waits too long'} ·
 				{#if plan.status === 'optimal'}proven the best{:else if gap !== undefined}at most {gap} % from the best{:else if isWorking}looking
@@ -71,7 +74,7 @@
 		</div>
 	{/if}
 </div>
-{#if problems.length > 0}
+{#if problems.length > 0 && !isEmpty}
 	<ul class="problems" role="alert">
 		{#each problems as problem (problem)}<li>{problem}</li>{/each}
 		{#if cures.length > 0}

@@ -115,6 +115,7 @@
 				clock={running.now}
 				tone={partOf(cue.part)?.tone}
 				partName={partOf(cue.part)?.name ?? plan.name}
+				allergens={partOf(cue.part)?.allergens ?? []}
 				ondone={() => {
 					running.done(cue.id);
 				}}

@@ -1,6 +1,20 @@
 // Seared and roasted proteins. Durations are computed, or starting estimates until the record corrects them.
 import type { Technique } from '../model/technique';
-import { degrees, each, held, metres, none, salt, start, takes, thickness, touches, whole, laid } from './forms';
+import {
+	degrees,
+	each,
+	held,
+	metres,
+	none,
+	salt,
+	start,
+	takes,
+	thickness,
+	touches,
+	whole,
+	laid,
+	styles
+} from './forms';
 
 const rawDuck = 'Raw duck: its own board, wash hands after.';
 
@@ -8,7 +22,8 @@ export const duckBreast: Technique = {
 	id: 'duck-breast',
 	name: 'Duck breast, seared then roasted',
 	kind: 'protein',
-	parameters: [thickness, start],
+	words: ['poultry', 'crisp skin'],
+	parameters: [thickness, styles('duck, pigeon breast', 'pink'), start],
 	ingredients: takes(['duck breast', 130, 'g', 'score', 'm', { yields: 'duck breast' }], salt('score')),
 	steps: [
 		{
@@ -66,7 +81,7 @@ export const duckBreast: Technique = {
 					food: 'duck breast',
 					thickness: metres('thickness'),
 					start: degrees('start', 3),
-					peak: 57,
+					peak: degrees('peak'),
 					seared: { seconds: 720, skin: 0.004 },
 					advised: 74
 				}
@@ -90,7 +105,7 @@ export const duckBreast: Technique = {
 					food: 'duck breast',
 					thickness: metres('thickness'),
 					start: degrees('start', 3),
-					peak: 57,
+					peak: degrees('peak'),
 					seared: { seconds: 720, skin: 0.004 }
 				}
 			},

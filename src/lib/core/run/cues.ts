@@ -68,7 +68,7 @@ function ovenCues(plan: Plan, { lane, points }: Plan['terrain'][number]): readon
 			(p) => p.celsius === step.setting && p.at <= step.from && p.at >= (firings[i - 1]?.to ?? -Infinity)
 		);
 		const at = points[reached - 1]?.at ?? step.from;
-		const say = `Set the ${name.toLowerCase()} to ${step.setting ?? 0} °C`;
+		const say = `Set the ${name.toLowerCase()} to ${wordSetting(step)}`;
 		const place = {
 			where: name,
 			sign: 'The light goes out, or your thermometer says so.',
@@ -84,7 +84,7 @@ function stepCues(plan: Plan, step: PlannedStep): readonly Cue[] {
 	const isSomewhere = lane && lane.kind !== 'rest' && lane.kind !== 'keep';
 	const where = [
 		isSomewhere ? lane.name : '',
-		step.setting !== undefined ? `${step.setting} °C` : (step.heat ?? ''),
+		step.setting !== undefined ? wordSetting(step) : (step.heat ?? ''),
 		step.vessel ?? ''
 	];
 	const common = {
@@ -149,4 +149,9 @@ function followsOn(plan: Plan, step: PlannedStep): boolean {
 
 function lowerFirst(text: string): string {
 	return text.charAt(0).toLowerCase() + text.slice(1);
+}
+
+/** What an oven is set to; where its knob is off, also how hot it is then. */
+export function wordSetting({ setting = 0, knob }: Pick<PlannedStep, 'setting' | 'knob'>): string {
+	return knob === undefined ? `${setting} °C` : `${knob} °C, which is ${setting} °C inside`;
 }

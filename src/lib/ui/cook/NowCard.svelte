@@ -11,9 +11,11 @@
 		clock: number;
 		tone: number | undefined;
 		partName: string;
+		/** What guests must know of. */
+		allergens: readonly string[];
 		ondone: () => void;
 	}
-	const { cue, digit, clock, tone, partName, ondone }: Props = $props();
+	const { cue, digit, clock, tone, partName, allergens, ondone }: Props = $props();
 
 	const isBusy = $derived(cue.until - cue.at > 90);
 	const left = $derived(cue.until - clock);
@@ -22,7 +24,11 @@
 
 <article style:--tone={tone === undefined ? 'var(--ink)' : `var(--tone-${tone})`} data-late={!isBusy && late > 60}>
 	<div>
-		<p class="part"><span class="digit">{digit}</span>{partName}</p>
+		<p class="part">
+			<span class="digit">{digit}</span>{partName}{#if allergens.length > 0}<span class="tags"
+					>contains {allergens.join(', ')}</span
+				>{/if}
+		</p>
 		<h3>{cue.say}</h3>
 		{#if cue.where !== ''}<p class="where">{cue.where}</p>{/if}
 		{#if cue.sign}<p class="sign">{cue.sign}</p>{/if}
@@ -61,6 +67,10 @@
 		border: 1.5px solid var(--rim);
 		border-radius: 6px;
 		text-align: center;
+		font-size: var(--text-s);
+	}
+	.tags {
+		color: var(--saffron-ink);
 		font-size: var(--text-s);
 	}
 	h3 {

@@ -37,6 +37,10 @@
 							<span class="soft">
 								from {formatClock(firstStep(part.id)?.from ?? part.ready)}, ready {formatClock(part.ready)},
 								{part.wait < 60 ? 'straight to the plate' : `waits ${formatDuration(part.wait)}`}
+								{#if part.before}· made before, {part.before}{/if}
+								{#if part.allergens?.length}
+									· <span class="tags">contains {part.allergens.join(', ')}</span>
+								{/if}
 								{#if part.between > 0}
 									· <span data-over={part.between > clock.afterCooking.home}
 										>{formatDuration(part.between)} between cold and hot, of {formatDuration(clock.afterCooking.home)} at
@@ -80,6 +84,9 @@
 		padding-block: var(--space-1);
 		border-color: transparent;
 		text-align: left;
+	}
+	.tags {
+		color: var(--saffron-ink);
 	}
 	.name {
 		flex: 0 0 11rem;

@@ -1,5 +1,6 @@
 <!-- Everything about one step of the plan. -->
 <script lang="ts">
+	import { wordSetting } from '../../core/run/cues';
 	import type { Plan } from '../../core/model/plan';
 	import { formatClock, formatDuration, formatToService } from '../../core/units/time';
 	import Swatch from '../Swatch.svelte';
@@ -19,9 +20,7 @@
 	const service = $derived(plan.services.find((s) => s.course === part?.course));
 	const isLast = $derived(part !== undefined && step?.to === part.ready);
 	const place = $derived(
-		[lane?.name, step?.setting === undefined ? step?.heat : `${step.setting} °C`, step?.vessel]
-			.filter(Boolean)
-			.join(' · ')
+		[lane?.name, step?.setting === undefined ? step?.heat : wordSetting(step), step?.vessel].filter(Boolean).join(' · ')
 	);
 	const hands = $derived(step?.hands.filter((h) => !h.whole) ?? []);
 	const isWhole = $derived(step?.hands.some((h) => h.whole) ?? false);

@@ -19,11 +19,15 @@
 
 	/** One press of an arrow, cm; what a drag snaps to. */
 	const nudge = 5;
+	const narrow = 640;
+	const shortest = 210;
 	let svg: SVGSVGElement | undefined = $state();
 	let held: { readonly id: string; readonly from: DOMPoint; readonly by: { x: number; y: number } } | undefined =
 		$state.raw();
 
-	const floor = $derived(layoutFloor(kitchen));
+	/** On a narrow screen worktops are shorter, so that they can be touched. */
+	let wide = $state(1200);
+	const floor = $derived(layoutFloor(kitchen, wide < narrow ? shortest : undefined));
 	const used = (id: string) => plan.steps.filter((s) => s.lane === id).reduce((sum, s) => sum + s.to - s.from, 0);
 	const note = ({ station: s }: Placed) => {
 		if (s.kind === 'burner') return `${(s.power / 1000).toFixed(1)} kW`;
@@ -87,67 +91,70 @@
 	}
 </script>
 
-<svg
-	bind:this={svg}
-	viewBox="0 -2 {floor.width} {floor.depth + 12}"
-	role="group"
-	aria-label="{kitchen.name} from above"
->
-	<rect class="top" x="0" y="-2" width={floor.width} height={floor.depth + 4} rx="3" />
-	{#if floor.hob}<rect class="hob" {...floor.hob} rx="3" />{/if}
-	{#each floor.placed as p (p.station.id)}
-		{@const minutes = used(p.station.id)}
-		<g
-			data-kind={p.station.kind}
-			data-used={minutes > 0}
-			data-chosen={chosen === p.station.id}
-			role="button"
-			tabindex="0"
-			aria-label={says(p)}
-			aria-pressed={chosen === p.station.id}
-			transform={moved(p)}
-			onpointerdown={(event) => {
-				down(event, p);
-			}}
-			onpointermove={drag}
-			onpointerup={() => {
-				up(p);
-			}}
-			onpointercancel={() => {
-				held = undefined;
-			}}
-			onkeydown={(event) => {
-				key(event, p);
-			}}
-		>
-			{#if p.station.kind === 'burner'}
-				<circle class="zone" cx={p.x} cy={p.y} r={p.rx} />
-				<text class="name" x={p.x} y={p.y}>{note(p)}</text>
-				<text class="note inside" x={p.x} y={p.y + 5}>{minutes > 0 ? `${Math.round(minutes / 60)} min` : 'free'}</text>
-			{:else if p.station.kind === 'griddle'}
-				<rect class="plate" x={p.x - p.rx} y={p.y - p.ry} width={2 * p.rx} height={2 * p.ry} rx="4" />
-				<text class="note inside" x={p.x} y={p.y + 1}>{p.station.name}</text>
-			{:else}
-				<rect class="box" x={p.x - p.rx} y={p.y - p.ry} width={2 * p.rx} height={2 * p.ry} rx="2.5" />
-				{#if p.station.kind === 'oven'}
-					{#each shares(p.station.racks) as share (share)}<path class="rack" d={rack(p, share)} />{/each}
-					<path class="handle" d={handle(p)} />
+<div bind:clientWidth={wide}>
+	<svg
+		bind:this={svg}
+		viewBox="0 -2 {floor.width} {floor.depth + 12}"
+		role="group"
+		aria-label="{kitchen.name} from above"
+	>
+		<rect class="top" x="0" y="-2" width={floor.width} height={floor.depth + 4} rx="3" />
+		{#if floor.hob}<rect class="hob" {...floor.hob} rx="3" />{/if}
+		{#each floor.placed as p (p.station.id)}
+			{@const minutes = used(p.station.id)}
+			<g
+				data-kind={p.station.kind}
+				data-used={minutes > 0}
+				data-chosen={chosen === p.station.id}
+				role="button"
+				tabindex="0"
+				aria-label={says(p)}
+				aria-pressed={chosen === p.station.id}
+				transform={moved(p)}
+				onpointerdown={(event) => {
+					down(event, p);
+				}}
+				onpointermove={drag}
+				onpointerup={() => {
+					up(p);
+				}}
+				onpointercancel={() => {
+					held = undefined;
+				}}
+				onkeydown={(event) => {
+					key(event, p);
+				}}
+			>
+				{#if p.station.kind === 'burner'}
+					<circle class="zone" cx={p.x} cy={p.y} r={p.rx} />
+					<text class="name" x={p.x} y={p.y}>{note(p)}</text>
+					<text class="note inside" x={p.x} y={p.y + 5}>{minutes > 0 ? `${Math.round(minutes / 60)} min` : 'free'}</text
+					>
+				{:else if p.station.kind === 'griddle'}
+					<rect class="plate" x={p.x - p.rx} y={p.y - p.ry} width={2 * p.rx} height={2 * p.ry} rx="4" />
+					<text class="note inside" x={p.x} y={p.y + 1}>{p.station.name}</text>
+				{:else}
+					<rect class="box" x={p.x - p.rx} y={p.y - p.ry} width={2 * p.rx} height={2 * p.ry} rx="2.5" />
+					{#if p.station.kind === 'oven'}
+						{#each shares(p.station.racks) as share (share)}<path class="rack" d={rack(p, share)} />{/each}
+						<path class="handle" d={handle(p)} />
+					{/if}
+					<text class="name" x={p.x} y={p.station.kind === 'oven' ? p.y - p.ry + 8 : p.y - 3}>{p.station.name}</text>
+					<text class="note" x={p.x} y={p.y + (p.station.kind === 'oven' ? 0.6 - p.ry / 2 : 3.5)}>{note(p)}</text>
+					<text class="note" x={p.x} y={p.y + (p.station.kind === 'oven' ? p.ry - 7 : 9)}
+						>{minutes > 0 ? `used ${formatDuration(minutes)}` : 'not used'}</text
+					>
 				{/if}
-				<text class="name" x={p.x} y={p.station.kind === 'oven' ? p.y - p.ry + 8 : p.y - 3}>{p.station.name}</text>
-				<text class="note" x={p.x} y={p.y + (p.station.kind === 'oven' ? 0.6 - p.ry / 2 : 3.5)}>{note(p)}</text>
-				<text class="note" x={p.x} y={p.y + (p.station.kind === 'oven' ? p.ry - 7 : 9)}
-					>{minutes > 0 ? `used ${formatDuration(minutes)}` : 'not used'}</text
-				>
-			{/if}
-		</g>
-	{/each}
-</svg>
+			</g>
+		{/each}
+	</svg>
+</div>
 
 <style>
 	svg {
 		display: block;
 		width: 100%;
-		max-height: 22rem;
+		max-height: 27rem;
 	}
 	.top {
 		fill: var(--enamel);
@@ -160,7 +167,7 @@
 		cursor: grab;
 		touch-action: none;
 	}
-	g:focus-visible {
+	g:focus {
 		outline: none;
 	}
 	.zone {

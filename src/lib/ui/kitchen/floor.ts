@@ -20,6 +20,9 @@ export interface Floor {
 const depth = 64;
 const gap = 10;
 const burnerPitch = 31;
+/** A longer worktop goes on in the next row, cm; and the way between the two. */
+const usualLength = 460;
+const aisle = 24;
 
 /** Width of a station on the worktop, and its depth, cm. Burners and ovens have theirs of their own; a griddle lies over two. */
 const sizes: Record<Exclude<Station['kind'], 'burner' | 'griddle'>, readonly [width: number, depth: number]> = {
@@ -61,40 +64,66 @@ function sizeOf(station: Station): readonly [number, number] {
 	return station.kind === 'oven' && station.width !== undefined ? [station.width + 2 * wall, deep] : [width, deep];
 }
 
-/** Lay the stations out from left to right; those that the cook put somewhere stay there. */
-export function layoutFloor(kitchen: Kitchen): Floor {
-	const auto = (kind: Station['kind']) => kitchen.stations.filter((s) => s.kind === kind && s.at === undefined);
-	const placed: Placed[] = [];
-	let x = gap;
-	const row = (kind: keyof typeof sizes) => {
-		for (const station of auto(kind)) {
-			const [width, deep] = sizeOf(station);
-			placed.push({ station, x: x + width / 2, y: depth / 2, rx: width / 2, ry: deep / 2 });
-			x += width + gap;
-		}
-	};
-	order.slice(0, beforeHob).forEach(row);
-	const burners = auto('burner');
+/** A block of the worktop: stations that stay together, from its own left and top edge. */
+interface Block {
+	readonly width: number;
+	readonly depth: number;
+	readonly placed: readonly Placed[];
+	readonly isHob: boolean;
+}
+
+function blockOf(station: Station): Block {
+	const [width, deep] = sizeOf(station);
+	const at = { station, x: width / 2, y: depth / 2, rx: width / 2, ry: deep / 2 };
+	return { width, depth, placed: [at], isHob: false };
+}
+
+/** All burners that were not moved, two deep. */
+function hobOf(burners: readonly Station[]): Block {
 	const columns = Math.ceil(burners.length / 2);
 	const pitch = Math.max(burnerPitch, ...burners.map((b) => sizeOf(b)[0] + 2));
-	const hob =
-		burners.length > 0
-			? { x, y: 2, width: columns * pitch + 4, height: Math.max(depth, 2 * pitch + 2) - 4 }
-			: undefined;
-	const middle = hob ? hob.y + hob.height / 2 : depth / 2;
-	burners.forEach((station, i) => {
+	const deep = Math.max(depth, 2 * pitch + 2);
+	const placed = burners.map((station, i): Placed => {
 		const r = sizeOf(station)[0] / 2;
 		const isAlone = i === burners.length - 1 && i % 2 === 0;
-		const y = isAlone ? middle : i % 2 === 0 ? middle - pitch / 2 : middle + pitch / 2;
-		placed.push({ station, x: x + 2 + (Math.floor(i / 2) + 0.5) * pitch, y, rx: r, ry: r });
+		const y = isAlone ? deep / 2 : deep / 2 + (i % 2 === 0 ? -pitch / 2 : pitch / 2);
+		return { station, x: 2 + (Math.floor(i / 2) + 0.5) * pitch, y, rx: r, ry: r };
 	});
-	if (hob) x += hob.width + gap;
-	order.slice(beforeHob).forEach(row);
+	return { width: columns * pitch + 4, depth: deep, placed, isHob: true };
+}
+
+/**
+ * Lay the stations out from left to right, in as many worktops as it takes; those that the cook put somewhere stay there.
+ *
+ * @param most length of a worktop, cm
+ */
+export function layoutFloor(kitchen: Kitchen, most = usualLength): Floor {
+	const auto = (kind: Station['kind']) => kitchen.stations.filter((s) => s.kind === kind && s.at === undefined);
+	const burners = auto('burner');
+	const blocks = [
+		...order.slice(0, beforeHob).flatMap((kind) => auto(kind).map(blockOf)),
+		...(burners.length > 0 ? [hobOf(burners)] : []),
+		...order.slice(beforeHob).flatMap((kind) => auto(kind).map(blockOf))
+	];
+	const placed: Placed[] = [];
+	let hob: Floor['hob'];
+	let [x, y, deepest, width] = [gap, 0, depth, gap];
+	for (const block of blocks) {
+		if (x > gap && x + block.width + gap > most) {
+			[x, y] = [gap, y + deepest + aisle];
+			deepest = depth;
+		}
+		for (const p of block.placed) placed.push({ ...p, x: x + p.x, y: y + p.y });
+		if (block.isHob) hob = { x, y: y + 2, width: block.width, height: block.depth - 4 };
+		deepest = Math.max(deepest, block.depth);
+		x += block.width + gap;
+		width = Math.max(width, x);
+	}
 	for (const station of kitchen.stations) {
 		if (station.at === undefined || station.kind === 'griddle') continue;
-		const [width, deep] = sizeOf(station);
+		const [wide, deep] = sizeOf(station);
 		const { x: left, y: top } = station.at;
-		placed.push({ station, x: left + width / 2, y: top + deep / 2, rx: width / 2, ry: deep / 2 });
+		placed.push({ station, x: left + wide / 2, y: top + deep / 2, rx: wide / 2, ry: deep / 2 });
 	}
 	for (const station of kitchen.stations) {
 		if (station.kind !== 'griddle') continue;
@@ -102,15 +131,13 @@ export function layoutFloor(kitchen: Kitchen): Floor {
 		if (!a || !b) continue;
 		const [left, right] = [Math.min(a.x - a.rx, b.x - b.rx), Math.max(a.x + a.rx, b.x + b.rx)];
 		const [top, bottom] = [Math.min(a.y - a.ry, b.y - b.ry), Math.max(a.y + a.ry, b.y + b.ry)];
-		placed.push({
-			station,
-			x: (left + right) / 2,
-			y: (top + bottom) / 2,
-			rx: (right - left) / 2,
-			ry: (bottom - top) / 2
-		});
+		const [rx, ry] = [(right - left) / 2, (bottom - top) / 2];
+		placed.push({ station, x: left + rx, y: top + ry, rx, ry });
 	}
-	const right = Math.max(x, ...placed.map((p) => p.x + p.rx + gap));
-	const bottom = Math.max(depth, hob ? hob.height + 4 : 0, ...placed.map((p) => p.y + p.ry + 4));
-	return { width: right, depth: bottom, hob, placed };
+	return {
+		width: Math.max(width, ...placed.map((p) => p.x + p.rx + gap)),
+		depth: Math.max(y + deepest, ...placed.map((p) => p.y + p.ry + 4)),
+		hob,
+		placed
+	};
 }

@@ -153,6 +153,10 @@
 		height: 20px;
 		accent-color: var(--herb-fill);
 	}
+	input[type='text'] {
+		flex: 1 1 16rem;
+		min-width: 0;
+	}
 	fieldset {
 		margin: 0;
 		padding: 0 var(--space-2);

@@ -45,7 +45,8 @@
 		<h3>
 			{part.name}{#if part.covers}<span class="soft"> for {part.covers}</span>{/if}
 		</h3>
-		<p class="soft">{isChosen ? `the planner’s choice: ${takenName ?? ''}` : technique.name}</p>
+		{#if isChosen}<p class="soft">the planner’s choice: {takenName}</p>
+		{:else if technique.name !== part.name}<p class="soft">{technique.name}</p>{/if}
 		{#if tags.length > 0}<p class="tags">contains {tags.join(', ')}</p>{/if}
 	</div>
 	<div class="settings">

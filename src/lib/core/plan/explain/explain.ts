@@ -155,11 +155,12 @@ export function explainPlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Co
 		steps,
 		waits: waitsOf(steps, parts),
 		terrain: kitchen.stations.flatMap((s) => {
-			if (s.kind !== 'oven') return [];
+			const state = problem.states.find((x) => x.id === s.id);
+			if (!state) return [];
 			const firings = steps.flatMap((x) =>
 				x.lane === s.id && x.setting !== undefined ? [{ from: x.from, to: x.to, celsius: x.setting }] : []
 			);
-			return [{ lane: s.id, points: [...terrainOf(firings, s, span)] }];
+			return [{ lane: s.id, points: [...terrainOf(firings, { ...state, room: state.initial }, span)] }];
 		}),
 		tight: findTight(allHands).map((t) => ({
 			...t,

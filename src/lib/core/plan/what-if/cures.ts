@@ -1,6 +1,6 @@
 // No plan: which promise to break, at the least cost. Every cure is a plan that was really found.
 import { withoutPart, withService } from '../../model/edit-meal';
-import type { Meal } from '../../model/meal';
+import type { Meal, Part } from '../../model/meal';
 import type { Plan } from '../../model/plan';
 import type { Step, Technique } from '../../model/technique';
 import { formatDuration, minute } from '../../units/time';
@@ -12,11 +12,11 @@ import type { PlanRequest } from '../plan-meal';
 import { withBegun } from '../replan';
 import { solve } from '../solve/solve';
 
-/** What may be given up: an early start of work, the service time, the full rest, a short wait, a part of the plate. */
-export type Promised = 'start' | 'service' | 'rest' | 'wait' | 'part';
+/** What may be given up: the order on the plate, an early start of work, the service time, the full rest, a short wait, a part of the plate. */
+export type Promised = 'order' | 'start' | 'service' | 'rest' | 'wait' | 'part';
 
-/** A later service costs the guests least; a part that is missing costs most. */
-export const usualOrder: readonly Promised[] = ['start', 'service', 'rest', 'wait', 'part'];
+/** Another order on the plate costs nobody anything; a part that is missing costs most. */
+export const usualOrder: readonly Promised[] = ['order', 'start', 'service', 'rest', 'wait', 'part'];
 
 export interface Cure {
 	readonly id: string;
@@ -32,6 +32,8 @@ interface Attempt {
 	readonly say: string;
 	readonly request: PlanRequest;
 	readonly apply?: { readonly meal: Meal };
+	/** Work to spend; absent: a little. */
+	readonly work?: number;
 	/** Changes the compiled problem too. */
 	readonly alter?: (problem: Problem) => Problem;
 }
@@ -67,6 +69,18 @@ export function* cures(
 
 /** By promise: chains of attempts, each chain from the smallest breach to the largest. */
 const attempts: Record<Promised, (request: PlanRequest) => readonly (readonly Attempt[])[]> = {
+	// What cannot wait goes on the plate first: the others are plated while it would stand.
+	order: (request) => {
+		if (request.standing) return [];
+		const byId = new Map(request.techniques.map((t) => [t.id, t]));
+		const patience = ({ technique }: Part) => byId.get(technique)?.plate.most ?? Infinity;
+		const { meal } = request;
+		const sorted = meal.parts.toSorted((a, b) => patience(a) - patience(b));
+		if (sorted.every((p, i) => p === meal.parts[i])) return [];
+		const names = sorted.slice(0, 2).map((p) => p.name.toLowerCase());
+		const say = `plate what cannot wait first: ${names.join(', then ')}`;
+		return [[{ ...changed(request, 'order', say, { ...meal, parts: sorted }), work: request.budget }]];
+	},
 	start: (request) => {
 		const { meal, standing } = request;
 		if (standing) return [];
@@ -158,14 +172,18 @@ function withShortRest(technique: Technique, rest: Step, shortest: number): Tech
 	return { ...technique, steps: technique.steps.map((s) => (s === rest ? { ...s, time } : s)) };
 }
 
-function* planOf({ request, alter = (problem) => problem }: Attempt): Generator<undefined, Plan | undefined, void> {
+function* planOf({
+	request,
+	work = budget,
+	alter = (problem) => problem
+}: Attempt): Generator<undefined, Plan | undefined, void> {
 	const { meal, kitchen, techniques, seed, standing } = request;
 	const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
 	if (!compiled.ok) return undefined;
 	const previous = standing && scheduleOf(standing.plan, compiled.value, kitchen);
 	const begun = standing && previous ? withBegun(compiled.value, previous, standing) : compiled.value;
 	const asked = { ...begun, problem: alter(begun.problem) };
-	const search = solve(asked.problem, { seed, budget, previous, infeasible: 'say' });
+	const search = solve(asked.problem, { seed, budget: work, previous, infeasible: 'say' });
 	for (;;) {
 		const step = search.next(undefined);
 		if (step.done) return step.value.starts && explainPlan(meal, kitchen, asked, step.value);
