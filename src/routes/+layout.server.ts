@@ -1,7 +1,8 @@
 // The demo meal's plan, made when the pages are built: it is on screen before any script runs.
 import { demoKitchens, demoMeals } from '$lib/core/library/demo';
 import { library } from '$lib/core/library/library';
-import { planMealNow, usualBudget, usualSeed } from '$lib/core/plan/plan-meal';
+import { usualBudget, usualSeed } from '$lib/core/plan/effort';
+import { planMealNow } from '$lib/core/plan/plan-meal';
 import type { Plan } from '$lib/core/model/plan';
 
 let made: Plan | undefined;

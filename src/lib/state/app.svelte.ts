@@ -3,7 +3,6 @@ import { createContext } from 'svelte';
 import { readFile, writeFile } from '../core/formats/juntos/juntos';
 import { wordIssue } from '../core/issues';
 import { demoKitchens, demoMeals } from '../core/library/demo';
-import { library } from '../core/library/library';
 import type { Kitchen } from '../core/model/kitchen';
 import { shelfOf, techniquesFor, withNamedOwn, withOwn, type Meal } from '../core/model/meal';
 import type { Plan } from '../core/model/plan';
@@ -39,8 +38,10 @@ export class App {
 
 	readonly meals = $derived.by(() => this.history.now.meals);
 	readonly meal: Meal = $derived.by(() => found(this.history.now.meals, this.history.now.open));
+	/** The techniques that ship with Juntos: they come after the page, which shows the plan meanwhile. */
+	private library: ReadonlyMap<string, Technique> = $state.raw(new Map());
 	/** The library, and the cook's own techniques. */
-	private readonly shelf = $derived.by(() => shelfOf(library, this.history.now.techniques));
+	private readonly shelf = $derived.by(() => shelfOf(this.library, this.history.now.techniques));
 	/** What this meal can be made of: the library, and techniques of its own. */
 	readonly techniques = $derived.by(() => withOwn(this.shelf, this.meal));
 	readonly kitchen: Kitchen = $derived.by(() => found(this.history.now.kitchens, this.meal.kitchen));
@@ -58,13 +59,14 @@ export class App {
 
 	/** Read the browser's data, or put the demo meals there on a first visit. Returns what ends it all. */
 	async start(): Promise<void> {
+		({ library: this.library } = await import('../core/library/library'));
 		try {
 			this.store = await openStore(
 				() => {
 					this.notices.warn('A newer Juntos is open in another tab. Reload this one: until then it saves nothing.');
 					this.store = undefined;
 				},
-				() => this.history.now.techniques
+				() => this.shelf
 			);
 			this.tabs = openTabs((news) => void this.hear(news));
 			await this.load(this.store);

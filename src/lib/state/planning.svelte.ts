@@ -5,7 +5,8 @@ import type { Slack } from '../core/plan/explain/slack';
 import type { Cure } from '../core/plan/what-if/cures';
 import type { WhatIf } from '../core/plan/what-if/what-if';
 import type { Standing } from '../core/plan/replan';
-import { usualBudget, usualSeed, type PlanRequest } from '../core/plan/plan-meal';
+import { usualBudget, usualSeed } from '../core/plan/effort';
+import type { PlanRequest } from '../core/plan/plan-meal';
 import { startPlanner, type PlannerClient } from '../workers/client';
 
 /** Work for a replan during a run, in propagator runs: the first answer comes at once. */

@@ -1,8 +1,7 @@
 // What the application keeps in the browser, opened once: its records, the other tabs, and the failures on the way.
 import { readKitchenData, readMealData } from '../core/formats/juntos/juntos';
-import { library } from '../core/library/library';
 import type { Kitchen } from '../core/model/kitchen';
-import { shelfOf, type Meal } from '../core/model/meal';
+import type { Meal } from '../core/model/meal';
 import { readTechnique, type Technique } from '../core/model/technique';
 import { readRun, type Run } from '../core/run/run';
 import { openDatabase, type Database } from '../data/database';
@@ -19,14 +18,17 @@ export interface Store {
 
 /**
  * @param onOutdated another tab has a newer version
- * @param own the cook's own techniques, as they are when a meal is read
+ * @param techniques all that there are when a meal is read
  * @throws {DataError} when the browser keeps nothing
  */
-export async function openStore(onOutdated: () => void, own: () => readonly Technique[]): Promise<Store> {
+export async function openStore(
+	onOutdated: () => void,
+	techniques: () => ReadonlyMap<string, Technique>
+): Promise<Store> {
 	const db: Database = await openDatabase(onOutdated);
 	const now = () => Date.now();
 	return {
-		meals: records(db, 'meals', (data) => readMealData(data, shelfOf(library, own())), now),
+		meals: records(db, 'meals', (data) => readMealData(data, techniques()), now),
 		kitchens: records(db, 'kitchens', readKitchenData, now),
 		techniques: records(db, 'techniques', (data) => readTechnique(data), now),
 		runs: records(db, 'runs', readRun, now),

@@ -23,12 +23,6 @@ export interface PlanRequest {
 	readonly standing?: Standing | undefined;
 }
 
-/** Page and route plan with the same seed, so they give the same plan. */
-export const usualSeed = 1;
-
-/** Work that suits a home meal: two seconds or so; proofs end it sooner. */
-export const usualBudget = 100_000;
-
 export type PlanOutcome =
 	| {
 			readonly kind: 'plan';

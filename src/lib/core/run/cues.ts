@@ -1,5 +1,6 @@
 // The plan as cues: every moment at which a cook is told to do something, in order.
 import type { Plan, PlannedStep } from '../model/plan';
+import { wordSetting } from './word-setting';
 import { formatDuration } from '../units/time';
 
 export interface Cue {
@@ -149,9 +150,4 @@ function followsOn(plan: Plan, step: PlannedStep): boolean {
 
 function lowerFirst(text: string): string {
 	return text.charAt(0).toLowerCase() + text.slice(1);
-}
-
-/** What an oven is set to; where its knob is off, also how hot it is then. */
-export function wordSetting({ setting = 0, knob }: Pick<PlannedStep, 'setting' | 'knob'>): string {
-	return knob === undefined ? `${setting} °C` : `${knob} °C, which is ${setting} °C inside`;
 }

@@ -4,7 +4,7 @@ import { expect, test } from 'vitest';
 import { gasMark, inUnit, isUnit, units, type UnitName } from './convert';
 import { densities, densityOf } from './density';
 import { parseAmount } from './parse';
-import { printIn, printLength, printMass, printSeconds, printTemperature, printVolume } from './print';
+import { printLength, printMass, printSeconds, printTemperature, printVolume } from './print';
 import { rawFor, yields, type Yielding } from './yields';
 
 test.each([
@@ -111,9 +111,7 @@ test.each([
 	[printSeconds(5400), '1 h 30 min'],
 	[printSeconds(Infinity), 'never'],
 	[printSeconds(NaN), '—'],
-	[printMass(NaN), '—'],
-	[printIn(1, 'kg', 'lb'), '2.205'],
-	[printIn(1, 'kg', 'ml'), undefined]
+	[printMass(NaN), '—']
 ])('shown as %s', (shown, expected) => {
 	expect(shown).toBe(expected);
 });

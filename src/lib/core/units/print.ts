@@ -1,5 +1,4 @@
 // Amounts as a cook can use them: rounded to what a kitchen can measure. Stored values stay unrounded.
-import { inUnit, type UnitName } from './convert';
 
 /** Which system a cook reads. */
 export type System = 'metric' | 'us';
@@ -72,12 +71,6 @@ export function printSeconds(seconds: number, rounding: 'near' | 'up' = 'near'):
 	const rest = rounded % 60;
 	if (minutes < 60) return rest === 0 ? `${minutes} min` : `${minutes} min ${rest} s`;
 	return minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
-}
-
-/** A value in a unit, plainly: at most four figures. */
-export function printIn(value: number, from: UnitName, to: UnitName, density?: number): string | undefined {
-	const converted = inUnit(value, from, to, density);
-	return converted.ok ? String(Number(converted.value.toPrecision(4))) : undefined;
 }
 
 /** 1.25 as "1¼". */

@@ -1,6 +1,6 @@
 <!-- Everything about one step of the plan. -->
 <script lang="ts">
-	import { wordSetting } from '../../core/run/cues';
+	import { wordSetting } from '../../core/run/word-setting';
 	import type { Plan } from '../../core/model/plan';
 	import { formatClock, formatDuration, formatToService } from '../../core/units/time';
 	import Swatch from '../Swatch.svelte';
