@@ -1,6 +1,7 @@
 // Learning from records: the check values, plain against sequential, and what shrinkage and forgetting must do.
 import fc from 'fast-check';
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
+import { boilingPoint, heatingTime, potLoss } from '../heat/water';
 import { learn, learnKnownSigma, predictive, weakPrior } from './duration';
 import {
 	beliefIn,
@@ -15,6 +16,7 @@ import {
 	type Factors
 } from './factors';
 import { handTime, knifeRates, type KnifeTask } from './handwork';
+import { measuredPace, measuredPower, measuredRise } from './measured';
 import { fromMoments, fromQuantiles, meanOf, normalQuantile, quantile, shown, threePoint } from './spread';
 
 test('known spread: the check value', () => {
@@ -163,4 +165,42 @@ test.each(Object.keys(knifeRates))('%s: twice as much takes longer, a trained co
 	expect(handTime(work(1))).toBeLessThan(handTime(work(2)));
 	expect(handTime(work(1), paces.trained)).toBeLessThan(handTime(work(1)));
 	expect(handTime({ task: 'peel an egg', pieces: 6 })).toBeGreaterThan(150);
+});
+
+describe('measuring', () => {
+	test('a litre that boils as the model says gives back the power that it was computed with', () => {
+		fc.assert(
+			fc.property(
+				fc.double({ min: 400, max: 3000, noNaN: true }),
+				fc.double({ min: 0.5, max: 4, noNaN: true }),
+				fc.double({ min: 4, max: 30, noNaN: true }),
+				(watts, litres, start) => {
+					const boil = boilingPoint(0);
+					const pot = { mass: litres, pot: 600, power: watts, efficiency: 1, loss: potLoss(litres, true), ambient: 20 };
+					const found = measuredPower(litres, start, heatingTime(pot, start, boil), 0);
+					expect(Math.abs(found / watts - 1)).toBeLessThan(0.02);
+				}
+			),
+			{ seed: 41 }
+		);
+	});
+	test('a sample at a pace gives back the pace', () => {
+		fc.assert(
+			fc.property(
+				fc.double({ min: 0.25, max: 4, noNaN: true }),
+				fc.double({ min: 0.1, max: 2, noNaN: true }),
+				(pace, kg) => {
+					expect(measuredPace('dice onion', kg, handTime({ task: 'dice onion', kilograms: kg }, pace))).toBeCloseTo(
+						pace,
+						6
+					);
+				}
+			),
+			{ seed: 42 }
+		);
+		expect(measuredPace('dice onion', 1, 1)).toBe(0.2);
+	});
+	test('a thermometer gives seconds for each degree', () => {
+		expect(measuredRise(20, 200, 720)).toBe(4);
+	});
 });

@@ -1,0 +1,109 @@
+// Hands: nobody does what they do not do, handwork goes at the pace of whoever does it, and places are really there.
+import { expect, test } from 'vitest';
+import type { Kitchen } from '../../model/kitchen';
+import { compiled, everything, mealOf, planned } from '../../testing/library-meal';
+import { compileMeal } from './compile';
+import { library } from '../../library/library';
+import { wordIssue } from '../../issues';
+
+const cooks = (list: Kitchen['cooks']): Kitchen => ({ ...everything, cooks: list });
+const two = cooks([
+	{ id: 'a', name: 'A', avoids: ['frying', 'stove'] },
+	{ id: 'b', name: 'B' }
+]);
+
+test('no cook is given what they do not do', () => {
+	const plan = planned(
+		mealOf([{ technique: 'fries-twice' }, { technique: 'steak-pan' }, { technique: 'carrots-glaze' }], 8),
+		two
+	);
+	const kind = new Map(plan.lanes.map((l) => [l.id, l.kind]));
+	for (const step of plan.steps) {
+		if (['burner', 'fryer', 'grill', 'griddle'].includes(kind.get(step.lane) ?? '')) {
+			expect(
+				step.hands.filter((h) => h.cook === 'a'),
+				step.say
+			).toEqual([]);
+		}
+	}
+	expect(plan.steps.some((s) => s.hands.some((h) => h.cook === 'a'))).toBe(true);
+});
+
+test('what nobody does is refused, and says what kind of work it is', () => {
+	const nobody = cooks([{ id: 'a', name: 'A', avoids: ['frying'] }]);
+	const read = compileMeal(mealOf([{ technique: 'fries-twice' }]), nobody, library);
+	expect(read.ok ? [] : read.issues.map(wordIssue).join(' ')).toMatch(/somebody who does frying work/);
+});
+
+test('handwork takes as long as the pace of the one who does it, heat does not care', () => {
+	const length = (pace: number, id: string) => {
+		const { trace } = compiled(mealOf([{ technique: 'carrots-glaze' }]), cooks([{ id: 'a', name: 'A', pace }]));
+		return trace.steps.get(id)!.ways[0]!.spread.usual;
+	};
+	expect(length(2, 'p0/cut')).toBeGreaterThan(1.5 * length(1, 'p0/cut'));
+	expect(length(2, 'p0/glaze')).toBe(length(1, 'p0/glaze'));
+	const measured = compiled(
+		mealOf([{ technique: 'carrots-glaze' }]),
+		cooks([{ id: 'a', name: 'A', pace: 2, measuredPace: 1 }])
+	);
+	expect(measured.trace.steps.get('p0/cut')!.ways[0]!.spread.usual).toBe(length(1, 'p0/cut'));
+});
+
+test('of two paces each piece of handwork has a way, and the plan says whose hands', () => {
+	const kitchen = cooks([
+		{ id: 'quick', name: 'Quick', pace: 0.6 },
+		{ id: 'slow', name: 'Slow', pace: 1.8 }
+	]);
+	const meal = mealOf([{ technique: 'carrots-glaze' }, { technique: 'herb-sauce' }]);
+	const ways = compiled(meal, kitchen).trace.steps.get('p0/cut')!.ways;
+	expect(new Set(ways.map((w) => w.crew.join())).size).toBe(2);
+	const plan = planned(meal, kitchen);
+	for (const step of plan.steps.filter((s) => s.kind === 'prep' && s.hands[0]?.whole)) {
+		const all = compiled(meal, kitchen).trace.steps.get(step.id)!.ways;
+		const [cook] = step.hands;
+		const way = all.find((w) => w.crew.includes(cook?.cook === 'quick' ? 'pace:0.6' : 'pace:1.8'));
+		expect(Math.abs(step.to - step.from - way!.spread.usual)).toBeLessThanOrEqual(15);
+	}
+});
+
+test('a griddle takes both burners that it lies over', () => {
+	const plan = planned(
+		mealOf([
+			{ technique: 'prawns-griddle' },
+			...['carrots-glaze', 'leeks-pan', 'pan-sauce', 'rice-absorbed', 'tea'].map((technique) => ({ technique }))
+		])
+	);
+	const griddle = everything.stations.find((s) => s.kind === 'griddle');
+	if (griddle?.kind !== 'griddle') throw new RangeError('no griddle');
+	const on = plan.steps.filter((s) => s.lane === griddle.id);
+	expect(on.length).toBeGreaterThan(0);
+	for (const step of on) {
+		const meanwhile = plan.steps.filter((s) => griddle.covers.includes(s.lane) && s.from < step.to && s.to > step.from);
+		expect(meanwhile.map((s) => s.say)).toEqual([]);
+	}
+});
+
+test('a bath is brought to its temperature, and has one at a time', () => {
+	const meal = mealOf([{ technique: 'steak-water-bath' }, { technique: 'chicken-breast-bath' }]);
+	const { problem } = compiled(meal);
+	const state = (task: string) => problem.tasks.find((t) => t.id === task)?.modes[0]?.state;
+	expect(state('p0/bath')).toEqual({ id: 'bath', value: 56 });
+	expect(state('p1/bath')).toEqual({ id: 'bath', value: 64 });
+	expect(problem.states.find((s) => s.id === 'bath')?.rise).toBeGreaterThan(0);
+	const plan = planned(mealOf([{ technique: 'steak-water-bath' }]));
+	expect(plan.terrain.find((t) => t.lane === 'bath')?.points.map((p) => p.celsius)).toContain(56);
+	expect(plan.steps.find((s) => s.id === 'p0/bath')?.setting).toBe(56);
+});
+
+test('an oven that runs hot is set lower, and cooks the same', () => {
+	const hot = {
+		...everything,
+		stations: everything.stations.map((s) => (s.kind === 'oven' ? { ...s, offset: 15 } : s))
+	};
+	const meal = mealOf([{ technique: 'potato-wedges' }]);
+	const [a, b] = [planned(meal), planned(meal, hot)].map((p) => p.steps.find((s) => s.id === 'p0/bake'));
+	expect(b?.setting).toBe(a?.setting);
+	expect(a?.knob).toBeUndefined();
+	expect(b?.knob).toBe((b?.setting ?? 0) - 15);
+	expect(b!.to - b!.from).toBe(a!.to - a!.from);
+});

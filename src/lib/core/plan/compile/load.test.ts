@@ -1,0 +1,97 @@
+// Loads: nothing is lost between batches, none is fuller than it may be, more room or heat never makes more batches.
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { footprintArea, fullest } from '../../heat/tray';
+import { library } from '../../library/library';
+import type { Kitchen } from '../../model/kitchen';
+import type { Step } from '../../model/technique';
+import { everything } from '../../testing/library-meal';
+import { groupsOf } from '../explain/grouping';
+import { loadsOf } from '../explain/loads';
+import { mealOf } from '../../testing/library-meal';
+import { batchesOf } from './load';
+import { valuesFor } from './values';
+
+const loaded = [...library.values()].flatMap((technique) =>
+	technique.steps.filter((s) => s.load).map((step) => ({ technique, step }))
+);
+const anyLoad = fc.constantFrom(...loaded);
+const covers = fc.integer({ min: 1, max: 40 });
+const batches = (
+	step: Step,
+	technique: (typeof loaded)[number]['technique'],
+	n: number,
+	kitchen: Kitchen = everything
+) => batchesOf(step, valuesFor(technique, {}, n), kitchen);
+
+test('all of it goes in, and no batch is fuller than its vessel or its heat allows', () => {
+	fc.assert(
+		fc.property(anyLoad, covers, ({ technique, step }, n) => {
+			const load = batches(step, technique, n)!;
+			expect(load.batches * load.most).toBeGreaterThanOrEqual(load.whole - 1e-6);
+			expect((load.batches - 1) * load.most).toBeLessThan(load.whole + 1e-6);
+			if (load.piece && load.vessel && load.most > load.vessels) {
+				const laid = step.load as Extract<Step['load'], { sort: unknown }>;
+				const share = (load.most / load.vessels) * footprintArea(load.piece);
+				expect(share).toBeLessThanOrEqual(fullest[laid.sort] * load.vessel.area + 1e-9);
+			}
+			expect(load.batches > 1).toBe(load.warning !== undefined);
+			expect(load.why).not.toMatch(/NaN|undefined|Infinity/);
+		}),
+		{ seed: 21, numRuns: 200 }
+	);
+});
+
+test('more people never make fewer batches, more vessels, oil or power never more', () => {
+	const larger: Kitchen = {
+		...everything,
+		stations: everything.stations.map((s) =>
+			s.kind === 'fryer' ? { ...s, litres: 30, power: 15_000 } : s.kind === 'burner' ? { ...s, power: 9000 } : s
+		),
+		vessels: everything.vessels.map((v) => ({
+			...v,
+			count: v.count + 3,
+			...(v.kind === 'pot' ? { size: '20 l' } : v.kind === 'frying pan' ? { size: '40 cm' } : {})
+		}))
+	};
+	fc.assert(
+		fc.property(anyLoad, covers, ({ technique, step }, n) => {
+			const load = batches(step, technique, n)!;
+			expect(batches(step, technique, n + 3)!.batches).toBeGreaterThanOrEqual(load.batches);
+			expect(batches(step, technique, n, larger)!.batches).toBeLessThanOrEqual(load.batches);
+		}),
+		{ seed: 22, numRuns: 200 }
+	);
+});
+
+test('without its vessel or fryer there is nothing to say', () => {
+	const bare = { ...everything, vessels: [], stations: everything.stations.filter((s) => s.kind !== 'fryer') };
+	for (const { technique, step } of loaded) expect(batches(step, technique, 4, bare)).toBeUndefined();
+});
+
+test('every load of a meal is told, by part and step; a step that is not chosen is not', () => {
+	const meal = mealOf([{ technique: 'potatoes-roast' }, { technique: 'fries-twice' }, { technique: 'tea' }], 14);
+	const told = loadsOf(meal, everything, library);
+	expect(told.map((l) => l.part)).toEqual(['p0', 'p1', 'p1']);
+	expect(told.filter((l) => l.load.on === 'fryer').every((l) => l.load.batches > 1)).toBe(true);
+});
+
+test('parts that share a temperature are offered with what it costs each, the cheapest of the same members', () => {
+	const meal = mealOf([
+		{ technique: 'squash-roast' },
+		{ technique: 'potato-wedges' },
+		{ technique: 'salmon-low-oven' }
+	]);
+	const groups = groupsOf(meal, everything, library);
+	const [first] = groups;
+	expect(first?.members.map((m) => m.part)).toEqual(['p0', 'p1']);
+	expect(first?.cost).toBe(0);
+	for (const g of groups) {
+		for (const m of g.members) {
+			const step = library.get(meal.parts.find((p) => p.id === m.part)!.technique)!.steps.find((s) => s.say === m.step);
+			expect(step?.need?.kind === 'oven' && step.need.settings).toContain(g.setting);
+		}
+	}
+	const none = { ...everything, stations: everything.stations.filter((s) => s.kind !== 'oven') };
+	expect(groupsOf(meal, none, library)).toEqual([]);
+});
