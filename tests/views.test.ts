@@ -2,7 +2,17 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, open, test } from './test';
 
-const views = ['/menu', '/kitchen', '/plan', '/cook', '/bench'];
+const views = [
+	'/menu',
+	'/menu/amounts',
+	'/menu/loads',
+	'/menu/ahead',
+	'/menu/techniques',
+	'/kitchen',
+	'/plan',
+	'/cook',
+	'/bench'
+];
 
 for (const colorScheme of ['light', 'dark'] as const) {
 	for (const view of views) {

@@ -25,6 +25,8 @@ type Kept = Meal | Kitchen | Technique;
 const calm = 250;
 const openKey = 'juntos-open-meal';
 
+const nothing: ReadonlyMap<string, Technique> = shelfOf([], []);
+
 export class App {
 	readonly planning: Planning;
 	readonly notices = new Notices();
@@ -39,7 +41,7 @@ export class App {
 	readonly meals = $derived.by(() => this.history.now.meals);
 	readonly meal: Meal = $derived.by(() => found(this.history.now.meals, this.history.now.open));
 	/** The techniques that ship with Juntos: they come after the page, which shows the plan meanwhile. */
-	private library: ReadonlyMap<string, Technique> = $state.raw(new Map());
+	private library: ReadonlyMap<string, Technique> = $state.raw(nothing);
 	/** The library, and the cook's own techniques. */
 	private readonly shelf = $derived.by(() => shelfOf(this.library, this.history.now.techniques));
 	/** What this meal can be made of: the library, and techniques of its own. */

@@ -1,5 +1,5 @@
 // The plan of what is on the table now: asked of the worker at each change, replaced as better ones come.
-import { wordIssue } from '../core/issues';
+import { wordIssue, type Issue } from '../core/issues';
 import type { Plan } from '../core/model/plan';
 import type { Slack } from '../core/plan/explain/slack';
 import type { Cure } from '../core/plan/what-if/cures';
@@ -13,6 +13,9 @@ import { startPlanner, type PlannerClient } from '../workers/client';
 const replanBudget = 20_000;
 /** Work for a look at another way of doing things. */
 const previewBudget = 12_000;
+
+/** On the page an issue names its part and step; where it stands in a file is nobody's concern. */
+const wordHere = (issue: Issue) => wordIssue({ ...issue, path: [] });
 
 type What = Pick<PlanRequest, 'meal' | 'kitchen' | 'techniques'>;
 
@@ -71,7 +74,7 @@ export class Planning {
 					adopt(answer.plan);
 					break;
 				case 'issues':
-					this.problems = answer.issues.map(wordIssue);
+					this.problems = answer.issues.map(wordHere);
 					break;
 				case 'conflict':
 					this.problems = answer.reasons;
@@ -145,7 +148,7 @@ export class Planning {
 			});
 			if (answer.kind === 'plan') onPlan(answer.plan, answer.moved);
 			if (answer.kind === 'plan' || answer.kind === 'superseded') return undefined;
-			if (answer.kind === 'issues') return answer.issues.map(wordIssue).join(' ');
+			if (answer.kind === 'issues') return answer.issues.map(wordHere).join(' ');
 			const found: Cure[] = [];
 			await this.planner.cures(request, (cure) => found.push(cure));
 			const [cure] = found;
@@ -164,7 +167,7 @@ export class Planning {
 			this.planner ??= startPlanner();
 			const answer = await this.planner.preview({ ...what, seed: usualSeed, budget: previewBudget });
 			if (answer.kind === 'plan') return answer.plan;
-			if (answer.kind === 'issues') return answer.issues.map(wordIssue);
+			if (answer.kind === 'issues') return answer.issues.map(wordHere);
 			return answer.kind === 'conflict' ? answer.reasons : ['No plan was found for it in a moment.'];
 		} catch (error) {
 			return [error instanceof Error ? error.message : String(error)];

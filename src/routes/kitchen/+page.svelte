@@ -50,8 +50,9 @@
 			app.notices.warn('A griddle lies over two burners that no other one covers. Add two burners first.');
 			return;
 		}
+		const before = new Set(kitchen.stations.map((s) => s.id));
+		chosen = next.stations.find((s) => !before.has(s.id))?.id;
 		app.changeKitchen(next);
-		chosen = next.stations.find((s) => !kitchen.stations.some((k) => k.id === s.id))?.id;
 	}
 </script>
 

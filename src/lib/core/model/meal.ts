@@ -98,7 +98,7 @@ export function withNamedOwn(meal: Meal, techniques: readonly Technique[]): Meal
 
 /** The library with a cook's own techniques. */
 export function shelfOf(
-	library: ReadonlyMap<string, Technique>,
+	library: Iterable<readonly [string, Technique]>,
 	own: readonly Technique[]
 ): ReadonlyMap<string, Technique> {
 	return new Map([...library, ...own.map((t) => [t.id, t] as const)]);

@@ -69,7 +69,7 @@
 								<th scope="row">{line.name}</th>
 								<td class="amount">{printAmount(line.bought, line.unit, line.name, measure.now)}</td>
 								<td class="soft"
-									>{line.parts.join(', ')}{#if line.allergens.length > 0}{' '}<span class="tags"
+									>{line.parts.join(', ')}{#if line.allergens.length > 0}<span class="tags"
 											>{line.allergens.join(', ')}</span
 										>{/if}</td
 								>

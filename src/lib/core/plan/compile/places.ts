@@ -96,6 +96,10 @@ interface NeedRow<K extends Need['kind'], S extends StationKind> {
 const row = <K extends Need['kind'], S extends StationKind>(r: NeedRow<K, S>) => r;
 const simple = <S extends StationKind & Need['kind']>(at: S, word: string) =>
 	row<S, S>({ at, places: () => [{ amount: 1 }], word: () => word });
+const wordRange = (settings: readonly number[]) => {
+	const [low, high] = [Math.min(...settings), Math.max(...settings)];
+	return low === high ? `${low} °C` : `${low} to ${high} °C`;
+};
 const wordRacks = (racks: number) => `${racks} ${racks === 1 ? 'rack' : 'racks'}`;
 
 const needs = {
@@ -120,7 +124,7 @@ const needs = {
 							isSet: true
 						})),
 		word: ({ settings, racks }) =>
-			`an oven of at least ${wordRacks(racks)} that can be set to ${settings.join(' or ')} °C`
+			`${racks === 1 ? 'an oven' : `an oven of at least ${wordRacks(racks)}`} for ${wordRange(settings)}`
 	}),
 	broiler: row<'broiler', 'oven'>({
 		at: 'oven',
