@@ -131,11 +131,11 @@ test('the Larkspur Room is built from nothing: three cooks, two courses, fourtee
 }) => {
 	test.setTimeout(180_000);
 	await open(page, '/kitchen');
-	await newKitchen(page, 'A bistro line', 'Larkspur Room');
+	await newKitchen(page, 'A bistro line', 'Our Larkspur Room');
 	await expect(page.getByRole('button', { name: /^Fryer/ })).toBeVisible();
 	await expect(page.getByLabel('Pairs of hands', { exact: true })).toHaveValue('3');
 	await page.getByRole('link', { name: 'Menu', exact: true }).click();
-	await newMeal(page, 'Larkspur Room, Friday', 14, '16:00', '19:30');
+	await newMeal(page, 'Our Larkspur Friday', 14, '16:00', '19:30');
 	await type(page.getByLabel('Name of the course'), 'First');
 	await add(page, 'first', 'fennel raw', 'Fennel, raw');
 	await add(page, 'first', 'cold roast beef', 'Cold sliced roast beef');
@@ -164,5 +164,5 @@ test('the Larkspur Room is built from nothing: three cooks, two courses, fourtee
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await planned(page);
 	await expect(page.locator('[data-step*="fries-twice/first-b2"]').first()).toBeAttached();
-	await expect(page.getByText(/14 at Larkspur Room · 3 cooks/)).toBeVisible();
+	await expect(page.getByText(/14 at Our Larkspur Room · 3 cooks/)).toBeVisible();
 });

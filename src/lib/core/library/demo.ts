@@ -1,7 +1,8 @@
-// The house scenario: two kitchens and the meals cooked in them, all made up.
+// The house scenario: three kitchens and the meals cooked in them, all made up.
 import type { Kitchen } from '../model/kitchen';
 import type { Meal } from '../model/meal';
 import { hour, minute } from '../units/time';
+import { presets, type Preset } from './kitchens';
 
 const figStreet: Kitchen = {
 	format: 'juntos-kitchen',
@@ -176,5 +177,52 @@ const brunch: Meal = {
 	]
 };
 
-export const demoKitchens: readonly Kitchen[] = [figStreet, tinyFlat];
-export const demoMeals: readonly Meal[] = [harvestSupper, brunch];
+const larkspurKitchen: Kitchen = {
+	...presetKitchen('bistro'),
+	id: 'larkspur-room',
+	name: 'Larkspur Room'
+};
+
+const larkspurFriday: Meal = {
+	format: 'juntos-meal',
+	version: 1,
+	id: 'larkspur-friday',
+	name: 'Larkspur Room, Friday',
+	kitchen: 'larkspur-room',
+	covers: 14,
+	earliest: 16 * hour,
+	courses: [
+		{ id: 'first', name: 'First', service: 19 * hour + 30 * minute },
+		{ id: 'mains', name: 'Mains', service: 20 * hour + 15 * minute }
+	],
+	parts: [
+		{ id: 'fennel', name: 'Shaved fennel', technique: 'fennel-raw', course: 'first', settings: {}, tone: 2 },
+		{ id: 'beef', name: 'Cold roast beef', technique: 'cured-beef', course: 'first', settings: {}, tone: 1 },
+		{ id: 'fries', name: 'Fries', technique: 'fries-twice', course: 'mains', settings: {}, tone: 0 },
+		{ id: 'carrots', name: 'Glazed carrots', technique: 'carrots-glaze', course: 'mains', settings: {}, tone: 6 },
+		{
+			id: 'steak',
+			name: 'Steak, pink',
+			technique: 'steak-low-oven',
+			course: 'mains',
+			settings: {},
+			wishes: [
+				{ id: 'further', name: 'further', covers: 2, settings: { peak: 65.5 } },
+				{ id: 'without', name: 'without', covers: 1, settings: {}, without: true }
+			],
+			tone: 4
+		},
+		{ id: 'herbs', name: 'Green herb sauce', technique: 'herb-sauce', course: 'mains', settings: {}, tone: 3 }
+	],
+	own: [],
+	links: []
+};
+
+function presetKitchen(id: string): Preset['kitchen'] {
+	const preset = presets.find((p) => p.id === id);
+	if (!preset) throw new RangeError(`no preset "${id}"`);
+	return preset.kitchen;
+}
+
+export const demoKitchens: readonly Kitchen[] = [figStreet, tinyFlat, larkspurKitchen];
+export const demoMeals: readonly Meal[] = [harvestSupper, brunch, larkspurFriday];

@@ -4,7 +4,7 @@ import { eggStyles } from '../heat/egg';
 import { holdPrice, holds, type HoldKind } from '../heat/holding';
 import { keeps, type Keeps } from '../safety/rules';
 import type { Allergen, Ingredient, Load, Need, Parameter, Step, Technique } from '../model/technique';
-import type { knifeTasks, pieceTasks, Quantity, TimeModel } from '../model/time-model';
+import { panFats, type knifeTasks, type pieceTasks, type Quantity, type TimeModel } from '../model/time-model';
 
 type Hands = Step['hands'];
 type Time = Step['time'];
@@ -114,6 +114,13 @@ export const turning = choice('turns', 'Turning', 'often cooks faster and more e
 	[45, 'often'],
 	[0, 'once']
 ]);
+/** The fat for the pan, by its place among the fats of the time models. */
+export const fat = choice(
+	'fat',
+	'Fat',
+	'neutral and high: it smokes later than the pan gets hot',
+	panFats.map((name, i) => [i, name] as const)
+);
 export const resting = choice('cover', 'Rest', 'uncovered keeps the crust; tented keeps the warmth', [
 	[0, 'uncovered'],
 	[1, 'tented']
@@ -199,7 +206,7 @@ export const heats = (id: string, what: string, to: number, more: More = {}): St
 		id,
 		'preheat',
 		`Heat the pan for ${what}`,
-		computed({ kind: 'hot-pan', to }),
+		computed({ kind: 'hot-pan', to, fat: by('fat', 1) }),
 		touches([[0, 15, `Pan on for ${what}`]]),
 		{
 			need: burner(),

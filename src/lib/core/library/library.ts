@@ -4,6 +4,7 @@ import { filterCoffee, ovenToast } from './bread-and-drinks';
 import { lentilSalad, sunnyEggs, turnedEgg } from './eggs';
 import { duckBreast, duckFurther } from './proteins';
 import { eggWays } from './egg-ways';
+import { fat } from './forms';
 import { meats } from './meats';
 import { poultryAndFish } from './poultry-and-fish';
 import { sauceWays } from './sauce-ways';
@@ -36,5 +37,11 @@ export const library: ReadonlyMap<string, Technique> = new Map(
 		...vegetableWays,
 		...starches,
 		...sauceWays
-	].map((technique) => [technique.id, technique])
+	].map((technique) => [technique.id, withFat(technique)])
 );
+
+/** Whatever heats a pan lets the cook choose the fat. */
+function withFat(technique: Technique): Technique {
+	const isFried = technique.steps.some((s) => s.time.model?.kind === 'hot-pan');
+	return isFried ? { ...technique, parameters: [...technique.parameters, fat] } : technique;
+}

@@ -6,8 +6,20 @@ import type { Technique } from './technique';
 type Techniques = ReadonlyMap<string, Technique>;
 const tones = 8;
 
+/** Another number of people; of the wishes stay those that there are guests for. */
 export function withCovers(meal: Meal, covers: number): Meal {
-	return { ...meal, covers };
+	return { ...meal, covers, parts: meal.parts.map((p) => withFewerWishes(p, p.covers ?? covers)) };
+}
+
+function withFewerWishes(part: Part, covers: number): Part {
+	if (part.wishes === undefined) return part;
+	let left = covers;
+	const wishes = part.wishes.flatMap((w) => {
+		const kept = Math.min(w.covers, left);
+		left -= kept;
+		return kept > 0 ? [{ ...w, covers: kept }] : [];
+	});
+	return { ...part, wishes };
 }
 
 export function withService(meal: Meal, course: string, service: number): Meal {
@@ -144,7 +156,8 @@ export function withPartFacts(
 	return changed(meal, part, (p) => {
 		const next = { ...p, ...facts };
 		const kept = Object.entries(next).filter(([, value]) => value !== undefined);
-		return Object.fromEntries(kept) as Part;
+		const part = Object.fromEntries(kept) as Part;
+		return withFewerWishes(part, part.covers ?? meal.covers);
 	});
 }
 

@@ -91,6 +91,16 @@ export const foodNames = [
 	'tofu',
 	'dough'
 ] as const;
+/** Fats for the pan, the usual one first. */
+export const panFats = [
+	'refined high-oleic sunflower oil',
+	'refined rapeseed oil',
+	'refined olive oil',
+	'extra virgin olive oil',
+	'ghee',
+	'duck fat',
+	'whole butter'
+] as const;
 /** What food lies in; `place` is the air of the oven, or what the grill or the fired oven is like. */
 export const media = ['water', 'bath', 'steam', 'oil', 'ice', 'fridge', 'room', 'place'] as const;
 const shapes = ['slab', 'cylinder', 'sphere'] as const;
@@ -195,7 +205,12 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 	/** A crust: so many faces on a pan, a grill or a plate as hot as this. */
 	z.object({ kind: z.literal('crust'), pan: quantity, faces: z.number().int().min(1).max(6) }),
 	/** An empty pan to a temperature; so much oil in a pot, or in the fryer. */
-	z.object({ kind: z.literal('hot-pan'), to: quantity }),
+	z.object({
+		kind: z.literal('hot-pan'),
+		to: quantity,
+		/** Which fat goes in: its place among the fats, from 0; it may smoke. */
+		fat: quantity.optional()
+	}),
 	z.object({ kind: z.literal('hot-oil'), litres: quantity, to: quantity }),
 	/** Reduced in a pan at a share of the burner's power, and so many seconds of work besides. */
 	z.object({

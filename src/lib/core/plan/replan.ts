@@ -27,7 +27,7 @@ export function withBegun(compiled: Compiled, previous: Schedule, standing: Stan
 	const instant = (clock: number) => Math.max(0, Math.round((clock - trace.origin) / grid) * grid);
 	const now = Math.max(0, Math.ceil((standing.now - trace.origin) / grid) * grid);
 	const begun = new Map(
-		standing.begun.map(({ step, from, to }) => {
+		[...standing.begun, ...platedUp(compiled, standing)].map(({ step, from, to }) => {
 			const start = instant(from);
 			return [step, { start, length: Math.max(grid, instant(to) - start) }] as const;
 		})
@@ -46,7 +46,11 @@ export function withBegun(compiled: Compiled, previous: Schedule, standing: Stan
 		const fixed = { start, mode };
 		const traced = trace.steps.get(task.id);
 		const way = traced?.ways[mode];
-		if (!traced || !way) return { ...task, fixed };
+		if (!traced || !way) {
+			// What is over takes no hands any more.
+			const uses = start + length <= now ? [] : (task.modes[0]?.uses ?? []);
+			return { ...task, fixed, modes: [{ duration: length, uses }] };
+		}
 		const hands = handUses(worded(traced.step, way), length, grid);
 		steps.set(task.id, { ...traced, ways: traced.ways.map((w, k) => (k === mode ? { ...w, hands } : w)) });
 		const wanted = hands.filter((use) => {
@@ -72,6 +76,23 @@ export function withBegun(compiled: Compiled, previous: Schedule, standing: Stan
 		trace: { ...trace, steps },
 		problem: { ...problem, tasks, lags, serve, horizon: Math.max(problem.horizon, last + grid) }
 	};
+}
+
+/** Platings that have begun by the plan, all that goes on the plates being ready. */
+function platedUp({ trace }: Compiled, { plan, now, begun }: Standing): Standing['begun'] {
+	const readyAt = new Map(begun.map((b) => [b.step, b.to]));
+	return plan.services.flatMap(({ course, plating, at }) => {
+		const task = trace.plating.get(course);
+		const lasts = plan.parts.filter((p) => p.course === course).map((p) => lastStep(plan, p.id));
+		const isReady = lasts.every((id) => (readyAt.get(id) ?? Infinity) <= plating);
+		return task !== undefined && plating < now && isReady ? [{ step: task, from: plating, to: at }] : [];
+	});
+}
+
+/** The step of a part that ends last. */
+function lastStep(plan: Plan, part: string): string {
+	const own = plan.steps.filter((s) => s.part === part);
+	return own.reduce((last, s) => (last && last.to > s.to ? last : s), own[0])?.id ?? '';
 }
 
 /** What was or was not made before the evening can no longer be chosen: the other way's tasks are gone. */

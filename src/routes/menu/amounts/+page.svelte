@@ -174,6 +174,9 @@
 		color: var(--saffron-ink);
 		font-size: var(--text-s);
 	}
+	td .tags {
+		display: block;
+	}
 	.tags::before {
 		content: 'contains ';
 	}

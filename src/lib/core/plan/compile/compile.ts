@@ -265,8 +265,8 @@ function times(spread: Spread, factor: number): Spread {
 
 /** A step with its computed figures in its words, as it is done this way, and the caution that they call for. */
 export function worded(step: Step, way: Way | undefined): Step {
-	const { pull, isBelowAdvised = false } = way?.spread.computed ?? {};
-	if (pull === undefined && !isBelowAdvised) return step;
+	const { pull, isBelowAdvised = false, caution } = way?.spread.computed ?? {};
+	if (pull === undefined && !isBelowAdvised && caution === undefined) return step;
 	const fill = (text: string) =>
 		pull === undefined ? text : text.replace('{pull}', printTemperature(pull, 'metric', 'core'));
 	const { hands, sign, cautions = [] } = step;
@@ -274,7 +274,7 @@ export function worded(step: Step, way: Way | undefined): Step {
 		...step,
 		hands: hands.kind === 'touches' ? { ...hands, at: hands.at.map((t) => ({ ...t, say: fill(t.say) })) } : hands,
 		...(sign === undefined ? {} : { sign: fill(sign) }),
-		cautions: isBelowAdvised ? [...cautions, belowAdvised] : cautions
+		cautions: [...cautions, ...(caution ? [caution] : []), ...(isBelowAdvised ? [belowAdvised] : [])]
 	};
 }
 

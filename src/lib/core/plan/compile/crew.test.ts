@@ -61,7 +61,7 @@ test('of two paces each piece of handwork has a way, and the plan says whose han
 	for (const step of plan.steps.filter((s) => s.kind === 'prep' && s.hands[0]?.whole)) {
 		const all = compiled(meal, kitchen).trace.steps.get(step.id)!.ways;
 		const [cook] = step.hands;
-		const way = all.find((w) => w.crew.includes(cook?.cook === 'quick' ? 'pace:0.6' : 'pace:1.8'));
+		const way = all.find((w) => w.crew.includes(`crew:${cook?.cook ?? ''}`));
 		expect(Math.abs(step.to - step.from - way!.spread.usual)).toBeLessThanOrEqual(15);
 	}
 });

@@ -1,4 +1,4 @@
-// Which of several equal things each stretch of use gets: interval colouring.
+// Which of several equal things each stretch of use gets: interval colouring, with lists where not all may have all.
 
 export interface Stretch {
 	readonly from: number;
@@ -13,33 +13,69 @@ interface Among {
 	readonly order?: readonly number[];
 }
 
+/** Branches that are looked at before it is given up that nobody has two stretches at once. */
+const patience = 20_000;
+
 /**
  * Give each stretch one of `count` equal things, so that no thing has two stretches at once.
- * In order of their starts any free thing will do: the greedy colouring of an interval graph is optimal
- * (Golumbic 1980, Algorithmic Graph Theory and Perfect Graphs, ch. 8).
  *
- * @param among which things may have which stretches, and the order in which free ones are taken; with such limits the
- * greedy colouring may miss one that is there: a stretch then gets the thing of its own that is free soonest
- * @returns index of the thing, by stretch; the last one where more than `count` are wanted at once
+ * In order of their starts any free thing will do: the greedy colouring of an interval graph is optimal (Golumbic 1980,
+ * Algorithmic Graph Theory and Perfect Graphs, ch. 8). With limits on who may have which it is a list colouring: then greedy
+ * with backtracking, in the order given.
+ *
+ * @param among which things may have which stretches, and the order in which free ones are taken
+ * @returns index of the thing, by stretch; where it cannot be done, or was not found, a thing that is free soonest
  */
 export function assignEqual(
 	stretches: readonly Stretch[],
 	count: number,
 	{ can = () => true, order: things = Array.from({ length: count }, (_, k) => k) }: Among = {}
 ): readonly number[] {
-	const freeAt = new Array<number>(count).fill(-Infinity);
-	const lastOf = new Map<string, number>();
-	const result = new Array<number>(stretches.length).fill(0);
 	const order = stretches.map((_, i) => i).sort((a, b) => at(stretches, a).from - at(stretches, b).from);
-	for (const i of order) {
+	const freeAt = new Array<number>(count).fill(-Infinity);
+	const result = new Array<number>(stretches.length).fill(0);
+	const lastOf = new Map<string, number>();
+	let branches = 0;
+	/** Assigns from the n-th on; `false` where that cannot be, given what is assigned. */
+	const assign = (n: number): boolean => {
+		const i = order[n];
+		if (i === undefined) return true;
 		const { from, to, group } = at(stretches, i);
 		const kept = lastOf.get(group);
-		const isFree = (k: number) => at(freeAt, k) <= from && can(i, k);
+		const free = things.filter((k) => at(freeAt, k) <= from && can(i, k));
+		const tried = kept !== undefined && free.includes(kept) ? [kept, ...free.filter((k) => k !== kept)] : free;
+		for (const thing of tried) {
+			if (++branches > patience) return false;
+			const before = at(freeAt, thing);
+			freeAt[thing] = to;
+			result[i] = thing;
+			lastOf.set(group, thing);
+			if (assign(n + 1)) return true;
+			freeAt[thing] = before;
+			if (kept === undefined) lastOf.delete(group);
+			else lastOf.set(group, kept);
+		}
+		return false;
+	};
+	return assign(0) ? result : soonest(stretches, order, count, things, can);
+}
+
+/** The first free thing in turn; where none is free the one that is soonest. */
+function soonest(
+	stretches: readonly Stretch[],
+	order: readonly number[],
+	count: number,
+	things: readonly number[],
+	can: (stretch: number, thing: number) => boolean
+): readonly number[] {
+	const freeAt = new Array<number>(count).fill(-Infinity);
+	const result = new Array<number>(stretches.length).fill(0);
+	for (const i of order) {
+		const { from, to } = at(stretches, i);
 		const able = things.filter((k) => can(i, k));
-		const soonest = able.reduce((a, b) => (at(freeAt, b) < at(freeAt, a) ? b : a), able.at(-1) ?? count - 1);
-		const thing = kept !== undefined && isFree(kept) ? kept : (things.find(isFree) ?? soonest);
+		const next = able.reduce((a, b) => (at(freeAt, b) < at(freeAt, a) ? b : a), able.at(-1) ?? count - 1);
+		const thing = able.find((k) => at(freeAt, k) <= from) ?? next;
 		freeAt[thing] = Math.max(at(freeAt, thing), to);
-		lastOf.set(group, thing);
 		result[i] = thing;
 	}
 	return result;

@@ -1,5 +1,6 @@
 // Why there is no plan, in a cook's words.
 import type { Kitchen } from '../../model/kitchen';
+import { crewMembers } from '../compile/crew';
 import { stationsBehind } from '../compile/places';
 import type { Trace } from '../compile/compile';
 
@@ -9,6 +10,8 @@ import type { Trace } from '../compile/compile';
  * @param conflict ids as the solver names them: tasks, resources, states, services, lags as `from>to`
  */
 export function wordConflict(conflict: readonly string[], trace: Trace, kitchen: Kitchen): readonly string[] {
+	const list = (items: readonly string[]) =>
+		items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1) ?? ''}`;
 	const steps = conflict.flatMap((id) => {
 		const traced = trace.steps.get(id);
 		return traced ? [`“${traced.step.say}” (${traced.part.name})`] : [];
@@ -16,16 +19,14 @@ export function wordConflict(conflict: readonly string[], trace: Trace, kitchen:
 	const shared = conflict.flatMap((id) => {
 		if (id === 'hands')
 			return [kitchen.cooks.length === 1 ? 'one pair of hands' : `${kitchen.cooks.length} pairs of hands`];
-		if (id.startsWith('hands:')) return [`those who do ${id.slice('hands:'.length)} work`];
-		if (id.startsWith('pace:')) return ['one cook’s hands'];
+		const crew = crewMembers(id);
+		if (crew) return [`the hands of ${list(kitchen.cooks.filter((c) => crew.includes(c.id)).map((c) => c.name))}`];
 		if (id.startsWith('vessel:')) return [`the ${id.slice('vessel:'.length)}s there are`];
 		const stations = stationsBehind(id, kitchen);
 		if (stations.length > 0) return [stations.map((s) => s.name).join(' and ')];
 		const oven = kitchen.stations.find((s) => s.id === id);
 		return oven ? [`the temperatures of ${oven.name}`] : [];
 	});
-	const list = (items: readonly string[]) =>
-		items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1) ?? ''}`;
 	const what = steps.length > 0 ? list(steps) : 'These parts';
 	const within = shared.length > 0 ? ` with ${list(shared)}` : '';
 	return [

@@ -5,7 +5,7 @@ import type { Lane, Plan, PlannedStep } from '../../model/plan';
 import { allergensOf } from '../../model/quantities';
 import { formatDuration } from '../../units/time';
 import { platingId, worded, type Compiled, type TracedStep, type Way } from '../compile/compile';
-import { canServe } from '../compile/crew';
+import { canServe, crewMembers } from '../compile/crew';
 import { stationsBehind } from '../compile/places';
 import type { Schedule } from '../problem';
 import { assignEqual } from './assign';
@@ -292,8 +292,7 @@ function waitsOf(steps: readonly PlannedStep[], parts: Plan['parts']): Plan['wai
 }
 
 function wordResource(id: string, kitchen: Kitchen): string {
-	if (id === 'hands' || id.startsWith('hands:') || id.startsWith('pace:'))
-		return kitchen.cooks.length === 1 ? 'your hands' : 'a free pair of hands';
+	if (id === 'hands' || crewMembers(id)) return kitchen.cooks.length === 1 ? 'your hands' : 'a free pair of hands';
 	if (id.startsWith('vessel:')) return `the ${id.slice('vessel:'.length)}`;
 	const [station, ...more] = stationsBehind(id, kitchen);
 	if (!station) return id;

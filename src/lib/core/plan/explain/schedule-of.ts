@@ -1,7 +1,8 @@
 // A plan in words back as an answer to the problem it came from: where a replan begins.
 import type { Kitchen } from '../../model/kitchen';
 import type { Plan } from '../../model/plan';
-import type { Compiled } from '../compile/compile';
+import type { Compiled, Way } from '../compile/compile';
+import { canServe } from '../compile/crew';
 import { stationsBehind } from '../compile/places';
 import type { Schedule } from '../problem';
 
@@ -13,10 +14,14 @@ export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Ki
 		const ways = trace.steps.get(step.id)?.ways;
 		if (!ways) continue;
 		starts[step.id] = step.from - trace.origin;
-		const mode = ways.findIndex(({ place }) => {
-			if (!place) return true;
-			return place.setting === step.setting && stationsBehind(place.resource, kitchen).some((s) => s.id === step.lane);
-		});
+		const isHere = ({ place }: Way) =>
+			!place ||
+			(place.setting === step.setting && stationsBehind(place.resource, kitchen).some((s) => s.id === step.lane));
+		const [first] = step.hands;
+		const cook = kitchen.cooks.find((c) => c.id === first?.cook);
+		const isTheirs = ({ crew }: Way) => cook === undefined || canServe(cook, crew);
+		const exact = ways.findIndex((way) => isHere(way) && isTheirs(way));
+		const mode = exact >= 0 ? exact : ways.findIndex(isHere);
 		if (mode >= 0) modes[step.id] = mode;
 	}
 	for (const { course, plating } of plan.services) {

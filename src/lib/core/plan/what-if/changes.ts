@@ -1,6 +1,6 @@
 // What a cook might change: each as a sentence, what would be planned then, and what to put in force if it is wanted.
 import { withBurner, withCooks, withStation, withVesselCount } from '../../model/edit-kitchen';
-import { withCovers, withoutPart, withService, withTechnique } from '../../model/edit-meal';
+import { withCovers, withoutPart, withPartFacts, withService, withTechnique } from '../../model/edit-meal';
 import type { Kitchen } from '../../model/kitchen';
 import type { Meal } from '../../model/meal';
 import type { Plan } from '../../model/plan';
@@ -123,6 +123,13 @@ export function changesFor(now: Situation, plan: Plan): readonly Change[] {
 			};
 		});
 	});
+	const before = meal.parts.flatMap((part): Change[] => {
+		const isOffered = byId.get(part.technique)?.ahead !== undefined && part.ahead !== 'before';
+		if (!isOffered || plan.parts.find((p) => (p.of ?? p.id) === part.id)?.before !== undefined) return [];
+		const changed = withPartFacts(meal, part.id, { ahead: 'before' });
+		const say = `${part.name.toLowerCase()} made before the evening, as far as it keeps`;
+		return [{ id: `before ${part.id}`, say, then: { ...now, meal: changed }, apply: { meal: changed } }];
+	});
 	const ahead = meal.parts.flatMap((part) => {
 		const technique = byId.get(part.technique);
 		return (technique?.steps ?? [])
@@ -137,7 +144,7 @@ export function changesFor(now: Situation, plan: Plan): readonly Change[] {
 				return [{ id: `ahead ${planned.id}`, say: `“${step.say}” done beforehand`, then }];
 			});
 	});
-	return [...later, ...help, ...equipment, ...otherwise, ...smaller, ...hotter, ...ahead, ...without];
+	return [...later, ...help, ...equipment, ...otherwise, ...smaller, ...hotter, ...before, ...ahead, ...without];
 }
 
 /** The set points next below and next above one. */

@@ -3,9 +3,10 @@ import { efficiency } from '../../../heat/burner';
 import { films, wetContact } from '../../../heat/films';
 import { oilHeat } from '../../../heat/frying';
 import { lumpedTime } from '../../../heat/lumped';
-import { crustTime, preheatTime } from '../../../heat/pan';
+import { crustTime, preheatTime, smokeAt, smokePoints, type Fat } from '../../../heat/pan';
 import { panPull } from '../../../heat/pan-turns';
 import { foodProperties, scatter } from '../../../heat/properties';
+import { panFats } from '../../../model/time-model';
 import {
 	burnerWords,
 	celsius,
@@ -34,6 +35,17 @@ function pulled(model: ModelOf<'pan'> | ModelOf<'pan-rest'>, value: Value, at: C
 	const found = panPull({ thickness, k, alpha, t0, pan: wetContact, up: air, rest: air, goal: peak, every });
 	return { ...found, thickness, t0, peak, every };
 }
+
+/** What a fat does in a pan so hot, and what else would do; nothing where it stays calm. */
+function smokeWords(fat: Fat, pan: number): string | undefined {
+	const [low] = smokePoints[fat];
+	const how = smokeAt(fat, pan);
+	if (how === 'calm') return undefined;
+	if (how === 'ventilate') return `${capital(fat)} smokes from ${celsius(low)}: fan on, window open.`;
+	return `${capital(fat)} smokes from ${celsius(low)}, and the pan comes to ${celsius(pan)}: put it in late, or take ${panFats[0]}.`;
+}
+
+const capital = (words: string) => words.slice(0, 1).toUpperCase() + words.slice(1);
 
 const panModel =
 	'conduction by finite volumes (Crank–Nicolson), each face on the pan in its turn at a wet contact of 108 °C';
@@ -79,12 +91,14 @@ export const panned: Computers<'pan' | 'pan-rest' | 'crust' | 'hot-pan' | 'hot-o
 			}
 		};
 	},
-	'hot-pan': ({ to }, value, at) => {
+	'hot-pan': ({ to, fat }, value, at) => {
+		const name = fat === undefined ? undefined : panFats[value(fat)];
 		const { power, efficiency: share } = netPower(at);
 		const usual = preheatTime({ ...usualPan, power: power * share, ambient: at.room }, value(to));
 		return {
 			usual,
 			sigma: 0.2,
+			caution: name && smokeWords(name, value(to)),
 			reason: {
 				from: `a pan of carbon steel, ${usualPan.mass} kg, to ${celsius(value(to))}; ${burnerWords(at)}`,
 				model: 'one body heated, losing heat (Incropera & DeWitt)',

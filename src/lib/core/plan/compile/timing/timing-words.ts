@@ -36,6 +36,8 @@ export interface Computed {
 	readonly reason: Reason;
 	/** Core at which to take it off, °C. */
 	readonly pull?: number;
+	/** What to take care of, where it depends on what was put in. */
+	readonly caution?: string | undefined;
 	/** Whether the core stays below what is advised. */
 	readonly isBelowAdvised?: boolean;
 }

@@ -10,6 +10,7 @@ import {
 	knifeTasks,
 	pieceTasks,
 	foodNames,
+	panFats,
 	softnesses,
 	vegetables,
 	type TimeModel
@@ -109,4 +110,16 @@ test('a roast is pulled below its peak, cautioned below the advised heat, and ne
 	).toBe(false);
 	expect(time(models.roast!, { setting: 50 }).usual).toBe(Infinity);
 	expect(spreadOf({ usual: Infinity, sigma: 0.1 }).longest).toBe(Infinity);
+});
+
+test('a fat that smokes before the pan is hot is cautioned, one that does not is not', () => {
+	const caution = (fat: number, to: number) => time({ kind: 'hot-pan', to, fat }).caution;
+	const butter = panFats.indexOf('whole butter');
+	expect(caution(butter, 220)).toMatch(/Whole butter smokes from 120 °C, and the pan comes to 220 °C/);
+	expect(caution(0, 190)).toBeUndefined();
+	expect(caution(0, 220)).toMatch(/fan on/);
+	panFats.forEach((_, i) => {
+		const hot = caution(i, 260) !== undefined;
+		expect(hot || caution(i, 150) === undefined).toBe(true);
+	});
 });
