@@ -93,9 +93,9 @@ test('the lists are measured as the cook likes, and saved as CSV', async ({ page
 	await open(page, '/menu/amounts');
 	const shopping = page.getByRole('region', { name: 'Shopping' });
 	await expect(shopping.getByRole('row', { name: /celeriac/ })).toContainText(/\d+ g/);
-	await page.getByLabel('in', { exact: true }).selectOption('us');
+	await page.getByLabel('measured in').selectOption('us');
 	await expect(shopping.getByRole('row', { name: /celeriac/ })).toContainText(/lb|oz/);
-	await page.getByLabel('in', { exact: true }).selectOption('spoons');
+	await page.getByLabel('measured in').selectOption('spoons');
 	await expect(shopping.getByRole('row', { name: /butter/ })).toContainText(/cup|tbsp/);
 	const saved = page.waitForEvent('download');
 	await shopping.getByRole('button', { name: 'Save as CSV' }).click();
@@ -106,9 +106,12 @@ test('the lists are measured as the cook likes, and saved as CSV', async ({ page
 	for await (const chunk of stream) text += String(chunk);
 	expect(text.split('\r\n')[0]).toBe('aisle,ingredient,to buy,for,allergens');
 	expect(text).toContain('celeriac');
+	await page.getByRole('link', { name: 'Parts' }).click();
+	await expect(part(page, 'duck').getByLabel('Thickness', { exact: true })).toHaveValue('1.18');
+	await page.getByRole('link', { name: 'Shopping and bowls' }).click();
 	await page.reload();
 	await page.locator('main[data-ready="true"]').waitFor();
-	await expect(page.getByLabel('in', { exact: true })).toHaveValue('spoons');
+	await expect(page.getByLabel('measured in')).toHaveValue('spoons');
 	await expect(page.getByRole('region', { name: 'Bowls' })).toContainText(/to taste: begin with/);
 });
 

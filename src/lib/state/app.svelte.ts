@@ -13,6 +13,7 @@ import type { Records } from '../data/records';
 import { openTabs, type SavedNews, type Tabs } from '../data/tabs';
 import { History } from './history.svelte';
 import { Ledger } from './ledger';
+import { MeasureChoice } from './measure.svelte';
 import { Notices } from './notices.svelte';
 import { Planning } from './planning.svelte';
 import { openStore, type Store } from './store';
@@ -30,6 +31,7 @@ const nothing: ReadonlyMap<string, Technique> = shelfOf([], []);
 export class App {
 	readonly planning: Planning;
 	readonly notices = new Notices();
+	readonly measure = new MeasureChoice();
 	readonly history: History<Table>;
 	/** Records that could not be read, kept aside. */
 	kept: readonly KeptRecord[] = $state.raw([]);
@@ -61,6 +63,7 @@ export class App {
 
 	/** Read the browser's data, or put the demo meals there on a first visit. Returns what ends it all. */
 	async start(): Promise<void> {
+		this.measure.start();
 		({ library: this.library } = await import('../core/library/library'));
 		try {
 			this.store = await openStore(

@@ -3,6 +3,7 @@
 	import type { Snippet } from 'svelte';
 	import { page } from '$app/state';
 	import { withCovers } from '$lib/core/model/edit-meal';
+	import { measures } from '$lib/core/units/amount';
 	import { getApp } from '$lib/state/app.svelte';
 	import { inKitchen, shown, withMealArchived, withMealBack, withMealCopy, withNewMeal } from '$lib/state/table';
 	import KeptBar from '$lib/ui/KeptBar.svelte';
@@ -16,6 +17,11 @@
 
 	const app = getApp();
 	const meal = $derived(app.meal);
+	const words = {
+		metric: 'grams and millilitres',
+		us: 'ounces, inches, °F',
+		spoons: 'US spoons and cups'
+	};
 	const pages = [
 		{ path: '/menu', name: 'Parts' },
 		{ path: '/menu/amounts', name: 'Shopping and bowls' },
@@ -77,6 +83,19 @@
 			}}
 		>
 			{#each shown(app.history.now.kitchens) as k (k.id)}<option value={k.id}>{k.name}</option>{/each}
+		</select>
+	</span>
+	<span class="kitchen">
+		<label for="measure">measured in</label>
+		<select
+			id="measure"
+			value={app.measure.now}
+			onchange={(event) => {
+				const chosen = measures.find((m) => m === event.currentTarget.value);
+				if (chosen) app.measure.choose(chosen);
+			}}
+		>
+			{#each measures as m (m)}<option value={m}>{words[m]}</option>{/each}
 		</select>
 	</span>
 </div>

@@ -93,6 +93,7 @@
 								{handle}
 								others={alike(technique)}
 								covers={meal.covers}
+								measure={app.measure.now}
 								plan={planning.plan}
 								vessels={vesselsFor(part)}
 								vesselOf={vesselOf(part)}

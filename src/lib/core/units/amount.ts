@@ -25,3 +25,27 @@ export function printAmount(value: number, unit: 'g' | 'ml' | 'pieces', ingredie
 			return density === undefined ? printMass(value) : printVolume(value / density, 'us');
 	}
 }
+
+/** How a number in one of our units is shown and stepped: shown = value × times + plus. */
+export interface Shown {
+	readonly unit: string;
+	readonly times: number;
+	readonly plus: number;
+	readonly step: number;
+}
+
+const plain = (unit: string, step = 1): Shown => ({ unit, times: 1, plus: 0, step });
+const foreign: Readonly<Record<string, Shown>> = {
+	mm: { unit: 'in', times: 1 / 25.4, plus: 0, step: 0.05 },
+	g: { unit: 'oz', times: 1 / 28.349523125, plus: 0, step: 0.25 },
+	'°C': { unit: '°F', times: 1.8, plus: 32, step: 1 }
+};
+
+/** How a cook who measures so sees a unit. */
+export function shownIn(unit: string, measure: Measure): Shown {
+	return (measure === 'metric' ? undefined : foreign[unit]) ?? plain(unit, unit === 'g' ? 10 : 1);
+}
+
+/** A value as it is shown, to a hundredth, and what is typed back as a value. */
+export const toShown = (value: number, { times, plus }: Shown) => Math.round((value * times + plus) * 100) / 100;
+export const fromShown = (shown: number, { times, plus }: Shown) => (shown - plus) / times;

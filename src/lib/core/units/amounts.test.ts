@@ -4,6 +4,7 @@ import { expect, test } from 'vitest';
 import { gasMark, inUnit, isUnit, units, type UnitName } from './convert';
 import { densities, densityOf } from './density';
 import { parseAmount } from './parse';
+import { fromShown, measures, printAmount, shownIn, toShown } from './amount';
 import { printLength, printMass, printSeconds, printTemperature, printVolume } from './print';
 import { rawFor, yields, type Yielding } from './yields';
 
@@ -120,4 +121,33 @@ test.each(Object.keys(yields))('%s: what is bought gives what is served', (name)
 	const what = name as Yielding;
 	const [trim, loss] = yields[what];
 	expect(rawFor(1, what) * (1 - trim / 100) * (1 - loss / 100)).toBeCloseTo(1, 9);
+});
+
+test('what is shown in another unit is what is typed back, and stays within its limits', () => {
+	fc.assert(
+		fc.property(
+			fc.constantFrom('mm', 'g', '°C', 'pieces'),
+			fc.constantFrom(...measures),
+			fc.integer({ min: 1, max: 900 }),
+			(unit, measure, value) => {
+				const shown = shownIn(unit, measure);
+				expect(Math.abs(fromShown(toShown(value, shown), shown) - value)).toBeLessThan(0.15);
+				expect(shown.unit).toBe(
+					measure === 'metric' || unit === 'pieces' ? unit : { mm: 'in', g: 'oz', '°C': '°F' }[unit]
+				);
+			}
+		)
+	);
+});
+
+test.each([
+	[printAmount(120, 'g', 'butter', 'metric'), '120 g'],
+	[printAmount(454, 'g', 'butter', 'us'), '1 lb'],
+	// 240 g ÷ 0.96 g/ml (densities) is a little more than a US cup.
+	[printAmount(227, 'g', 'butter', 'spoons'), '1 cup'],
+	[printAmount(100, 'g', 'unobtainium', 'spoons'), '100 g'],
+	[printAmount(15, 'ml', 'vinegar', 'spoons'), '1 tbsp'],
+	[printAmount(3, 'pieces', 'eggs', 'us'), '3']
+])('%s', (printed, expected) => {
+	expect(printed).toBe(expected);
 });

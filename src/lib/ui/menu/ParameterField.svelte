@@ -1,19 +1,26 @@
 <!-- One thing that a cook knows of a part: a number, a style with its temperature, or a school. -->
 <script lang="ts">
 	import type { Parameter } from '../../core/model/technique';
+	import { fromShown, shownIn, toShown, type Measure } from '../../core/units/amount';
 	import Stepper from '../Stepper.svelte';
 
 	interface Props {
 		parameter: Parameter;
 		value: number;
+		/** How the cook likes to measure. */
+		measure: Measure;
 		/** Whose it is, where the label alone would stand twice. */
 		whose?: string;
 		onchange: (value: number) => void;
 	}
-	const { parameter, value, whose = '', onchange }: Props = $props();
+	const { parameter, value, measure, whose = '', onchange }: Props = $props();
 
 	const id = $props.id();
 	const label = $derived(whose === '' ? parameter.name : `${whose}: ${parameter.name.toLowerCase()}`);
+	const shown = $derived(shownIn(parameter.unit, measure));
+	const words = (v: number) => `${toShown(v, shown)} ${shown.unit}`;
+	/** Typed in other units a limit may be missed by a rounding. */
+	const within = (v: number) => Math.min(parameter.most, Math.max(parameter.least, v));
 	const named = $derived(parameter.options?.some((o) => o.value === value));
 </script>
 
@@ -31,22 +38,24 @@
 		>
 			{#each parameter.options as option (option.value)}
 				<option value={String(option.value)}
-					>{option.say}{parameter.unit === 'choice' ? '' : `, ${option.value} ${parameter.unit}`}</option
+					>{option.say}{parameter.unit === 'choice' ? '' : `, ${words(option.value)}`}</option
 				>
 			{/each}
-			{#if !named}<option value="other">{value} {parameter.unit}</option>{/if}
+			{#if !named}<option value="other">{words(value)}</option>{/if}
 		</select>
 	</span>
 {:else}
 	<Stepper
 		{label}
 		isLabelled={whose === ''}
-		{value}
-		least={parameter.least}
-		most={parameter.most}
-		step={parameter.unit === 'g' ? 10 : 1}
-		unit={parameter.unit}
-		{onchange}
+		value={toShown(value, shown)}
+		least={toShown(parameter.least, shown)}
+		most={toShown(parameter.most, shown)}
+		step={shown.step}
+		unit={shown.unit}
+		onchange={(v) => {
+			onchange(within(fromShown(v, shown)));
+		}}
 	/>
 {/if}
 

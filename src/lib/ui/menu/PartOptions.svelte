@@ -4,6 +4,7 @@
 	import type { Plan } from '../../core/model/plan';
 	import { allergensOf } from '../../core/model/quantities';
 	import { allergens as allTags, type Allergen, type Technique } from '../../core/model/technique';
+	import type { Measure } from '../../core/units/amount';
 	import Stepper from '../Stepper.svelte';
 	import SwapPreview from './SwapPreview.svelte';
 	import Wishes from './Wishes.svelte';
@@ -14,6 +15,7 @@
 		others: readonly Technique[];
 		/** People of the meal. */
 		covers: number;
+		measure: Measure;
 		plan: Plan;
 		/** Parts whose vessel this one could go on in; the one that it does. */
 		vessels: readonly { readonly id: string; readonly name: string }[];
@@ -30,6 +32,7 @@
 		technique,
 		others,
 		covers,
+		measure,
 		plan,
 		vessels,
 		vesselOf,
@@ -109,7 +112,7 @@
 		</label>
 		<SwapPreview {part} {technique} {others} {plan} {onpreview} ontake={ontechnique} />
 	{/if}
-	<Wishes {part} {technique} covers={part.covers ?? covers} {onwish} onremove={onunwish} />
+	<Wishes {part} {technique} covers={part.covers ?? covers} {measure} {onwish} onremove={onunwish} />
 	<fieldset>
 		<legend>Allergens: yours to know</legend>
 		<div class="row">

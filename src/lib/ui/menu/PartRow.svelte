@@ -53,6 +53,7 @@
 		{#each technique.parameters as p (p.id)}
 			<ParameterField
 				parameter={p}
+				measure={options.measure}
 				value={part.settings[p.id] ?? p.usual}
 				onchange={(value) => {
 					onsetting(p.id, value, p.usual);

@@ -4,6 +4,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import type { Part, Wish } from '../../core/model/meal';
 	import type { Technique } from '../../core/model/technique';
+	import type { Measure } from '../../core/units/amount';
 	import Stepper from '../Stepper.svelte';
 	import ParameterField from './ParameterField.svelte';
 
@@ -11,10 +12,11 @@
 		part: Part;
 		technique: Technique;
 		covers: number;
+		measure: Measure;
 		onwish: (wish: Wish) => void;
 		onremove: (wish: string) => void;
 	}
-	const { part, technique, covers, onwish, onremove }: Props = $props();
+	const { part, technique, covers, measure, onwish, onremove }: Props = $props();
 
 	const wishes = $derived(part.wishes ?? []);
 	const wished = $derived(wishes.reduce((sum, w) => sum + w.covers, 0));
@@ -59,6 +61,7 @@
 				{#each asked as parameter (parameter.id)}
 					<ParameterField
 						{parameter}
+						{measure}
 						whose={wish.name}
 						value={wish.settings[parameter.id] ?? part.settings[parameter.id] ?? parameter.usual}
 						onchange={(value) => {

@@ -1,22 +1,15 @@
 <!-- Shopping and bowls: what to buy, and what to set out, in the order in which it is used. -->
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
-	import { onMount } from 'svelte';
 	import { bowlsOf, shoppingOf } from '$lib/core/model/quantities';
-	import { measures, printAmount } from '$lib/core/units/amount';
+	import { printAmount } from '$lib/core/units/amount';
 	import { formatClock } from '$lib/core/units/time';
 	import { getApp } from '$lib/state/app.svelte';
-	import { MeasureChoice } from '$lib/state/measure.svelte';
 	import { download } from '$lib/ui/download';
 	import { bowlAt, bowlRows, csvOf, shoppingRows } from '$lib/ui/menu/lists';
 
 	const app = getApp();
-	const measure = new MeasureChoice();
-	const words = {
-		metric: 'grams and millilitres',
-		us: 'ounces and US cups',
-		spoons: 'US spoons and cups, also for solids'
-	};
+	const { measure } = app;
 	const meal = $derived(app.meal);
 	const plan = $derived(app.planning.plan);
 	const lines = $derived(shoppingOf(meal, app.techniques));
@@ -25,10 +18,6 @@
 	);
 	const aisles = $derived([...new Set(lines.map((l) => l.aisle))]);
 
-	onMount(() => {
-		measure.start();
-	});
-
 	async function save(name: string, rows: readonly (readonly string[])[]): Promise<void> {
 		download(`${meal.id}-${name}.csv`, await csvOf(rows), 'text/csv');
 	}
@@ -36,17 +25,6 @@
 
 <div class="head">
 	<h1>{meal.name}: what it takes</h1>
-	<label for="measure">in</label>
-	<select
-		id="measure"
-		value={measure.now}
-		onchange={(event) => {
-			const chosen = measures.find((m) => m === event.currentTarget.value);
-			if (chosen) measure.choose(chosen);
-		}}
-	>
-		{#each measures as m (m)}<option value={m}>{words[m]}</option>{/each}
-	</select>
 </div>
 {#if lines.length === 0}
 	<p class="soft">Nothing to buy yet: parts of the library bring their ingredients.</p>
