@@ -3,10 +3,15 @@ import type { Technique } from '../model/technique';
 import { filterCoffee, ovenToast } from './bread-and-drinks';
 import { lentilSalad, sunnyEggs, turnedEgg } from './eggs';
 import { duckBreast, duckFurther } from './proteins';
-import { eggWays } from './egg-ways';
+import { breads } from './breads';
+import { brokenEggs } from './eggs-broken';
+import { shellEggs } from './eggs-in-the-shell';
+import { fishes } from './fish';
 import { fat } from './forms';
-import { meats } from './meats';
-import { poultryAndFish } from './poultry-and-fish';
+import { garnishes } from './garnishes';
+import { wholeCuts } from './roasts';
+import { steaks } from './steaks';
+import { poultry } from './poultry';
 import { sauceWays } from './sauce-ways';
 import { friedSage, herbYogurt, plumPanSauce, shallotCrumbs } from './sauces';
 import { starches } from './starches';
@@ -31,12 +36,17 @@ export const library: ReadonlyMap<string, Technique> = new Map(
 		herbYogurt,
 		ovenToast,
 		filterCoffee,
-		...meats,
-		...poultryAndFish,
-		...eggWays,
+		...steaks,
+		...wholeCuts,
+		...poultry,
+		...fishes,
+		...brokenEggs,
+		...shellEggs,
 		...vegetableWays,
 		...starches,
-		...sauceWays
+		...sauceWays,
+		...garnishes,
+		...breads
 	].map((technique) => [technique.id, withFat(technique)])
 );
 

@@ -1,7 +1,5 @@
 // Vegetables by the way they are cooked: one row says what a vegetable is, one function what a way does to any of them.
 import type { Parameter, Step, Technique } from '../model/technique';
-import type { knifeTasks, vegetables } from '../model/time-model';
-import type { Yielding } from '../units/yields';
 import {
 	about,
 	boils,
@@ -16,8 +14,8 @@ import {
 	each,
 	early,
 	finishes,
-	held,
 	heats,
+	held,
 	laid,
 	metres,
 	none,
@@ -25,236 +23,20 @@ import {
 	oven,
 	plated,
 	salt,
-	size,
 	softness,
 	steamBurns,
 	takes,
 	touches,
 	vessels
 } from './forms';
-
-interface Row {
-	readonly id: string;
-	/** As on the menu: "Leeks". */
-	readonly name: string;
-	readonly vegetable: (typeof vegetables)[number];
-	readonly cut: 'stick' | 'cube' | 'round';
-	readonly size: Parameter;
-	readonly knife: (typeof knifeTasks)[number];
-	readonly say: string;
-	readonly yields: Yielding;
-	/** Served, grams each. */
-	readonly grams: number;
-	readonly ways: readonly Way[];
-	readonly words?: readonly string[];
-	/** Pieces for each on a tray. */
-	readonly pieces: number;
-	readonly piece: readonly [length: number, width: number];
-}
-type Way = 'boil' | 'steam' | 'pan' | 'roast' | 'braise' | 'glaze' | 'grill';
-
-const across = (usual: number, least: number, most: number) => size('Cut, across', least, usual, most);
-const rows: readonly Row[] = [
-	{
-		id: 'leeks',
-		name: 'Leeks',
-		vegetable: 'leek',
-		cut: 'stick',
-		size: across(28, 12, 45),
-		knife: 'slice leek',
-		say: 'Wash and cut the leeks',
-		yields: 'leek',
-		grams: 120,
-		ways: ['steam', 'pan', 'roast', 'braise'],
-		pieces: 4,
-		piece: [0.06, 0.03]
-	},
-	{
-		id: 'carrots',
-		name: 'Carrots',
-		vegetable: 'carrot',
-		cut: 'stick',
-		size: across(16, 6, 35),
-		knife: 'stick roots',
-		say: 'Peel and cut the carrots',
-		yields: 'carrot',
-		grams: 120,
-		ways: ['boil', 'steam', 'glaze', 'roast'],
-		words: ['roots'],
-		pieces: 8,
-		piece: [0.06, 0.016]
-	},
-	{
-		id: 'sprouts',
-		name: 'Sprouts',
-		vegetable: 'sprouts',
-		cut: 'round',
-		size: across(28, 15, 40),
-		knife: 'trim sprouts',
-		say: 'Trim and halve the sprouts',
-		yields: 'sprouts',
-		grams: 120,
-		ways: ['boil', 'steam', 'pan', 'roast'],
-		pieces: 10,
-		piece: [0.03, 0.03]
-	},
-	{
-		id: 'broccoli',
-		name: 'Broccoli',
-		vegetable: 'broccoli',
-		cut: 'stick',
-		size: across(18, 8, 35),
-		knife: 'trim sprouts',
-		say: 'Cut the broccoli to one size',
-		yields: 'broccoli',
-		grams: 120,
-		ways: ['boil', 'steam', 'grill'],
-		words: ['florets', 'stalks'],
-		pieces: 7,
-		piece: [0.06, 0.03]
-	},
-	{
-		id: 'asparagus',
-		name: 'Asparagus',
-		vegetable: 'asparagus',
-		cut: 'stick',
-		size: across(13, 6, 24),
-		knife: 'trim beans',
-		say: 'Snap and peel the asparagus',
-		yields: 'asparagus',
-		grams: 110,
-		ways: ['boil', 'steam', 'roast', 'grill'],
-		words: ['spears', 'stalks'],
-		pieces: 6,
-		piece: [0.18, 0.015]
-	},
-	{
-		id: 'cauliflower',
-		name: 'Cauliflower',
-		vegetable: 'cauliflower',
-		cut: 'cube',
-		size: across(30, 15, 50),
-		knife: 'trim sprouts',
-		say: 'Cut the cauliflower to one size',
-		yields: 'cauliflower',
-		grams: 130,
-		ways: ['steam', 'roast', 'braise'],
-		words: ['florets'],
-		pieces: 6,
-		piece: [0.04, 0.035]
-	},
-	{
-		id: 'fennel',
-		name: 'Fennel',
-		vegetable: 'fennel',
-		cut: 'stick',
-		size: across(22, 10, 40),
-		knife: 'slice roots',
-		say: 'Cut the fennel in wedges',
-		yields: 'fennel',
-		grams: 120,
-		ways: ['pan', 'roast', 'braise', 'grill'],
-		words: ['anise'],
-		pieces: 4,
-		piece: [0.07, 0.03]
-	},
-	{
-		id: 'celeriac',
-		name: 'Celeriac',
-		vegetable: 'celeriac',
-		cut: 'cube',
-		size: across(20, 10, 40),
-		knife: 'dice roots',
-		say: 'Peel and dice the celeriac',
-		yields: 'celeriac',
-		grams: 130,
-		ways: ['steam', 'roast', 'braise'],
-		words: ['roots'],
-		pieces: 12,
-		piece: [0.02, 0.02]
-	},
-	{
-		id: 'parsnips',
-		name: 'Parsnips',
-		vegetable: 'parsnip',
-		cut: 'stick',
-		size: across(20, 10, 40),
-		knife: 'stick roots',
-		say: 'Peel and cut the parsnips',
-		yields: 'roast parsnip',
-		grams: 120,
-		ways: ['roast', 'glaze'],
-		words: ['roots'],
-		pieces: 6,
-		piece: [0.07, 0.02]
-	},
-	{
-		id: 'squash',
-		name: 'Squash',
-		vegetable: 'squash',
-		cut: 'cube',
-		size: across(30, 12, 50),
-		knife: 'dice roots',
-		say: 'Peel and cube the squash',
-		yields: 'roast squash',
-		grams: 140,
-		ways: ['steam', 'roast', 'grill'],
-		words: ['pumpkin'],
-		pieces: 8,
-		piece: [0.03, 0.03]
-	},
-	{
-		id: 'beets',
-		name: 'Beets',
-		vegetable: 'beet',
-		cut: 'round',
-		size: across(45, 25, 80),
-		knife: 'peel celeriac',
-		say: 'Scrub the beets',
-		yields: 'beet',
-		grams: 120,
-		ways: ['boil', 'roast'],
-		words: ['beetroot', 'roots'],
-		pieces: 2,
-		piece: [0.06, 0.06]
-	},
-	{
-		id: 'onions',
-		name: 'Onions and peppers',
-		vegetable: 'onion',
-		cut: 'stick',
-		size: across(14, 6, 35),
-		knife: 'slice onion',
-		say: 'Cut the onions and peppers in strips',
-		yields: 'onion',
-		grams: 110,
-		ways: ['pan', 'roast', 'grill'],
-		words: ['peppers', 'capsicum'],
-		pieces: 8,
-		piece: [0.05, 0.015]
-	},
-	{
-		id: 'cabbage-wedges',
-		name: 'Cabbage wedges',
-		vegetable: 'cabbage',
-		cut: 'stick',
-		size: across(30, 15, 50),
-		knife: 'slice leek',
-		say: 'Cut the cabbage in wedges',
-		yields: 'cabbage',
-		grams: 140,
-		ways: ['steam', 'pan', 'roast', 'braise'],
-		words: ['leaves'],
-		pieces: 1,
-		piece: [0.14, 0.05]
-	}
-];
+import { rows, type Row, type Way } from './vegetable-rows';
 
 /** Cooked for longer or shorter; what every way asks of the cook. */
 const seasoning = choice('season', 'Seasoning', 'simple: dried spice and garlic scorch', [
 	[0, 'simple, flavours at the end'],
 	[1, 'spiced before']
 ]);
+
 const warmth: Parameter = { id: 'start', name: 'Starts at', unit: '°C', least: 1, usual: 18, most: 24 };
 
 const soften = (row: Row, medium: 'water' | 'steam' | 'place', factor = 1) =>
@@ -267,9 +49,12 @@ const soften = (row: Row, medium: 'water' | 'steam' | 'place', factor = 1) =>
 		start: degrees('start'),
 		in: medium
 	});
+
 const small = (row: Row) => row.name.toLowerCase();
+
 const cut = (row: Row): Step =>
 	cuts('cut', row.say, row.knife, row.grams / 1000, { sign: 'One size: size decides the time.' });
+
 const tray = (row: Row) => laid('tray', each(row.pieces), row.piece[0], row.piece[1], 'vegetables');
 
 const ways: Readonly<
@@ -551,6 +336,7 @@ const wilted: Technique = {
 	vessels: vessels(['frying pan', 'wilt', 'wilt']),
 	plate: plated('wilt', 4, 'greens')
 };
+
 const salad: Technique = {
 	id: 'leaves-dressed',
 	name: 'Leaves, dressed',
@@ -576,6 +362,7 @@ const salad: Technique = {
 	ahead: early('crisp', 'cut or blanched vegetables', 'washed and dry, in a cloth in the cold'),
 	plate: plated('dress', 6, 'dressed leaves')
 };
+
 const raw: Technique = {
 	id: 'fennel-raw',
 	name: 'Fennel, raw and dressed',
@@ -602,6 +389,7 @@ const raw: Technique = {
 	vessels: [],
 	plate: { step: 'dress', perPlate: 6, ...held('dressed leaves'), most: 900, free: 180 }
 };
+
 const mushrooms: Technique = {
 	id: 'mushrooms-pan',
 	name: 'Mushrooms, browned',

@@ -1,0 +1,142 @@
+// Steps that cuts of red meat have in common: salt, temper, sear, roast, rest, slice.
+import type { Step, Technique } from '../model/technique';
+import type { TimeModel } from '../model/time-model';
+import {
+	burner,
+	computed,
+	degrees,
+	does,
+	each,
+	handles,
+	laid,
+	metres,
+	none,
+	oil,
+	outOfCold,
+	oven,
+	prepares,
+	rawMeat,
+	salt,
+	share,
+	styles,
+	takes,
+	touches,
+	weight
+} from './forms';
+
+/** The FDA's advice for whole cuts, °C. */
+export const advised = 63;
+
+export const red = styles('beef, lamb, venison', 'medium rare');
+
+export const piece = weight('Weight of one', 100, 220, 500);
+
+export const food = 'lean meat';
+
+export const mm = metres('thickness');
+
+export const peak = degrees('peak');
+
+export const from = degrees('start');
+
+export const salts = (what: string): Step =>
+	prepares('salt', `Pat dry and salt the ${what}`, 90, 0.7, {
+		cautions: [rawMeat],
+		sign: 'Dry to the finger: a wet face stews.'
+	});
+
+export const tempers = (what: string): Step =>
+	does(
+		'temper',
+		'temper',
+		`Let the ${what} lose its chill`,
+		computed({ kind: 'temper', food, thickness: mm, start: from, core: 8 }),
+		none,
+		{
+			after: ['salt:600'],
+			cautions: [outOfCold]
+		}
+	);
+
+export const tempering = {
+	id: 'temper',
+	name: 'Out of the cold before',
+	unit: 'choice',
+	least: 0,
+	most: 1,
+	usual: 0,
+	why: 'the plan counts from how cold it really is',
+	options: [
+		{ value: 0, say: 'straight from cold' },
+		{ value: 1, say: 'loses its chill first' }
+	]
+} as const satisfies Technique['parameters'][number];
+
+export const stocked = (what: string, yielding: string, fry = 'fry') =>
+	takes([what, { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm', { yields: yielding }], salt('salt'), oil(fry));
+
+export const pieces = laid('pan', each(1), 0.14, 0.09, 'pieces');
+
+export const smoke = 'Fan on, window open: it will smoke. Never disable a smoke alarm.';
+
+export const rests = (what: string, after: string, time: TimeModel): Step =>
+	does('rest', 'rest', `Rest the ${what}`, computed(time), none, { after: [`${after}:0`] });
+
+export const slices = (what: string, after = 'rest', wait = 480): Step =>
+	handles('slice', `Slice the ${what}`, 'carve a portion', 1, { after: [`${after}:${wait}`] });
+
+export const roasted = (setting: number): TimeModel => ({
+	kind: 'rest',
+	food,
+	thickness: mm,
+	start: from,
+	peak,
+	oven: setting,
+	rest: share('cover')
+});
+
+export const roasts = (
+	say: string,
+	settings: readonly number[],
+	after: readonly string[],
+	more: Partial<Step> = {}
+): Step => ({
+	...does(
+		'roast',
+		'cook',
+		say,
+		computed({ kind: 'roast', food, thickness: mm, start: from, peak, rest: share('cover'), advised }),
+		touches([
+			[0, 30, `${say}: onto the tray, into the oven`],
+			[1, 45, 'Probe the thickest: out at {pull}']
+		]),
+		{
+			need: oven(...settings),
+			after,
+			sign: '{pull} in the thickest part.',
+			load: laid('tray', each(1), 0.14, 0.09, 'pieces')
+		}
+	),
+	...more
+});
+
+export const crusts = (id: string, what: string, after: readonly string[], pan = 230): Step =>
+	does(
+		id,
+		'cook',
+		`Sear the ${what}`,
+		computed({ kind: 'crust', pan, faces: 2 }),
+		touches([
+			[0, 30, `Lay the ${what} in, away from you`],
+			[0.5, 20, `Turn the ${what}`],
+			[1, 20, `Lift out the ${what}`]
+		]),
+		{
+			need: burner(1500),
+			load: pieces,
+			heat: 'high',
+			after,
+			sign: 'Brown to the rim on both faces.',
+			cautions: [smoke]
+		}
+	);
