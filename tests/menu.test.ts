@@ -130,7 +130,7 @@ test('parts are held to one oven temperature, and the plan follows', async ({ pa
 test('what is made before leaves the evening, and says how long it keeps', async ({ page }) => {
 	await open(page, '/menu/ahead');
 	const gratin = page.getByRole('article').filter({ hasText: 'Celeriac gratin' });
-	await expect(gratin).toContainText(/up to 3 days before/);
+	await expect(gratin).toContainText(/Up to 3 days before/);
 	await expect(gratin).toContainText('Local codes rule');
 	await gratin.getByLabel('Made').selectOption('before');
 	await planned(page);

@@ -5,7 +5,7 @@
 	import { without } from '../../core/model/edit-kitchen';
 	import Stepper from '../Stepper.svelte';
 	import BoilTest from './BoilTest.svelte';
-	import OvenTest from './OvenTest.svelte';
+	import OvenFields from './OvenFields.svelte';
 
 	interface Props {
 		kitchen: Kitchen;
@@ -92,97 +92,7 @@
 			</select>
 			<BoilTest {station} {kitchen} {onchange} />
 		{:else if station.kind === 'oven'}
-			<Stepper
-				label="Racks"
-				value={station.racks}
-				least={1}
-				most={10}
-				onchange={(racks) => {
-					onchange({ ...station, racks });
-				}}
-			/>
-			<Stepper
-				label="Rack, wide"
-				value={station.width ?? 46}
-				least={20}
-				most={100}
-				unit="cm"
-				onchange={(width) => {
-					onchange({ ...station, width });
-				}}
-			/>
-			<Stepper
-				label="deep"
-				value={station.depth ?? 36}
-				least={20}
-				most={80}
-				unit="cm"
-				onchange={(depth) => {
-					onchange({ ...station, depth });
-				}}
-			/>
-			<Stepper
-				label="From"
-				value={station.lowest}
-				least={30}
-				most={station.highest}
-				step={10}
-				unit="°C"
-				onchange={(lowest) => {
-					onchange({ ...station, lowest });
-				}}
-			/>
-			<Stepper
-				label="to"
-				value={station.highest}
-				least={station.lowest}
-				most={400}
-				step={10}
-				unit="°C"
-				onchange={(highest) => {
-					onchange({ ...station, highest });
-				}}
-			/>
-			<label class="check"
-				><input
-					type="checkbox"
-					checked={station.fan}
-					onchange={(event) => {
-						onchange({ ...station, fan: event.currentTarget.checked });
-					}}
-				/> fan</label
-			>
-			<label class="check"
-				><input
-					type="checkbox"
-					checked={station.broiler ?? false}
-					onchange={(event) => {
-						onchange({ ...station, broiler: event.currentTarget.checked });
-					}}
-				/> heat from above</label
-			>
-			<Stepper
-				label="Climbs 1 °C in"
-				value={station.rise}
-				least={0}
-				most={60}
-				step={0.5}
-				unit="s"
-				onchange={(rise) => {
-					onchange({ ...station, rise });
-				}}
-			/>
-			<Stepper
-				label="falls in"
-				value={station.fall}
-				least={0}
-				most={120}
-				unit="s"
-				onchange={(fall) => {
-					onchange({ ...station, fall });
-				}}
-			/>
-			<OvenTest {station} {onchange} />
+			<OvenFields {station} {onchange} />
 		{:else if station.kind === 'griddle'}
 			{#each [0, 1] as const as i (i)}
 				<label for="{id}-over-{i}">{i === 0 ? 'lies over' : 'and'}</label>
@@ -285,16 +195,5 @@
 		align-items: center;
 		gap: var(--space-2) var(--space-4);
 		font-size: var(--text-s);
-	}
-	.check {
-		display: inline-flex;
-		align-items: center;
-		gap: var(--space-1);
-		min-height: var(--touch);
-	}
-	input[type='checkbox'] {
-		width: 20px;
-		height: 20px;
-		accent-color: var(--herb-fill);
 	}
 </style>

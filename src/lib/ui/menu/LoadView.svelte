@@ -1,5 +1,6 @@
 <!-- One load: how it is split, why, and how it lies on its tray or in its pan, to scale. -->
 <script lang="ts">
+	import { layPieces } from './lay-pieces';
 	import type { Batches } from '../../core/plan/compile/load';
 
 	interface Props {
@@ -16,22 +17,7 @@
 		const at = unit === 'pieces' && vessels > 1 ? ` on ${vessels} ${on}s` : '';
 		return batches === 1 ? `${all}${at}, at once` : `${all}${at}, in ${batches} batches`;
 	});
-	/** Pieces of one vessel, spread in rows. */
-	const laid = $derived.by(() => {
-		const { piece, vessel } = load;
-		if (!piece || !vessel) return [];
-		const columns = Math.max(
-			1,
-			Math.ceil(Math.sqrt((perVessel * vessel.length * piece.wide) / (vessel.width * piece.long)))
-		);
-		const rows = Math.ceil(perVessel / columns);
-		const inset = vessel.isRound ? 0.16 : 0;
-		const [l, w] = [vessel.length * (1 - 2 * inset), vessel.width * (1 - 2 * inset)];
-		return Array.from({ length: perVessel }, (_, i) => ({
-			x: vessel.length * inset + ((i % columns) + 0.5) * (l / columns),
-			y: vessel.width * inset + (Math.floor(i / columns) + 0.5) * (w / rows)
-		}));
-	});
+	const laid = $derived(load.piece && load.vessel ? layPieces(perVessel, load.piece, load.vessel) : []);
 	const cm = (metres: number) => metres * 100;
 </script>
 
@@ -55,10 +41,10 @@
 			{#each laid as at, i (i)}
 				<rect
 					class="piece"
-					x={cm(at.x - piece.long / 2)}
-					y={cm(at.y - piece.wide / 2)}
-					width={cm(piece.long)}
-					height={cm(piece.wide)}
+					x={cm(at.x - at.long / 2)}
+					y={cm(at.y - at.wide / 2)}
+					width={cm(at.long)}
+					height={cm(at.wide)}
 					rx={piece.kind === 'round' ? cm(piece.long) / 2 : 0.4}
 				/>
 			{/each}

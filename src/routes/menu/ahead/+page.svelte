@@ -14,8 +14,8 @@
 	/** Since when: so long before service that it still keeps. */
 	const since = (service: number, keeps: number) =>
 		keeps >= 24 * hour
-			? `up to ${Math.round(keeps / (24 * hour))} days before`
-			: `not before ${formatClock(Math.max(0, service - keeps))}`;
+			? `Up to ${Math.round(keeps / (24 * hour))} days before`
+			: `Not before ${formatClock(Math.max(0, service - keeps))}`;
 </script>
 
 <h1>{meal.name}: ahead</h1>

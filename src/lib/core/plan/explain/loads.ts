@@ -1,8 +1,10 @@
-// What lies on trays and in pans, or goes into pots and oil, for every step of a meal that has a load.
+// What lies on trays and in pans, or goes into pots and oil, for every step of a meal that has a load: as it is cooked, those
+// guests apart who have it otherwise.
 import type { Kitchen } from '../../model/kitchen';
 import type { Meal } from '../../model/meal';
 import type { Technique } from '../../model/technique';
 import { batchesOf, type Batches } from '../compile/load';
+import { alternativesOf } from '../compile/portions';
 import { valuesFor } from '../compile/values';
 
 export interface StepLoad {
@@ -14,13 +16,13 @@ export interface StepLoad {
 
 export function loadsOf(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMap<string, Technique>): readonly StepLoad[] {
 	return meal.parts.flatMap((part) => {
-		const technique = techniques.get(part.technique);
-		if (!technique) return [];
-		const of = valuesFor(technique, part.settings, part.covers ?? meal.covers);
-		return technique.steps.flatMap((step): StepLoad[] => {
-			if (step.when && !step.when.is.includes(of(step.when.parameter))) return [];
-			const load = batchesOf(step, of, kitchen);
-			return load ? [{ part: part.id, name: part.name, say: step.say, load }] : [];
-		});
+		const [chosen] = alternativesOf(part, meal, kitchen, techniques);
+		return (chosen?.portions ?? []).flatMap(({ part: portion, technique, works }) =>
+			technique.steps.flatMap((step): StepLoad[] => {
+				const work = works.find((w) => w.step.id === step.id);
+				const load = work && batchesOf(step, valuesFor(technique, portion.settings, work.covers), kitchen);
+				return load ? [{ part: portion.id, name: portion.name, say: step.say, load }] : [];
+			})
+		);
 	});
 }
