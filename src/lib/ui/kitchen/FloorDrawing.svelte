@@ -19,6 +19,9 @@
 
 	/** One press of an arrow, cm; what a drag snaps to. */
 	const nudge = 5;
+	/** Of an oven, for its name and for its use, cm. */
+	const head = 14;
+	const foot = 13;
 	const narrow = 640;
 	const shortest = 210;
 	let svg: SVGSVGElement | undefined = $state();
@@ -40,10 +43,11 @@
 		const seconds = used(p.station.id);
 		return `${p.station.name}, ${note(p)}, ${seconds > 0 ? `used ${formatDuration(seconds)}` : 'not used'}`;
 	};
-	const rack = ({ x, y, rx, ry }: Placed, share: number) => `M${x - rx + 5} ${y - ry + 2 * ry * share}H${x + rx - 5}`;
+	const rack = ({ x, y, rx, ry }: Placed, share: number) =>
+		`M${x - rx + 5} ${y - ry + head + (2 * ry - head - foot) * share}H${x + rx - 5}`;
 	const handle = ({ x, y, rx, ry }: Placed) => `M${x - rx + 12} ${y + ry - 3.5}H${x + rx - 12}`;
 	/** Racks apart by the same share of the oven. */
-	const shares = (racks: number) => Array.from({ length: racks }, (_, i) => (i + 1) / (racks + 1));
+	const shares = (racks: number) => Array.from({ length: racks }, (_, i) => (i + 0.5) / racks);
 	const moved = (p: Placed) => (held?.id === p.station.id ? `translate(${held.by.x} ${held.by.y})` : undefined);
 
 	function point(event: PointerEvent): DOMPoint | undefined {
@@ -140,7 +144,7 @@
 						<path class="handle" d={handle(p)} />
 					{/if}
 					<text class="name" x={p.x} y={p.station.kind === 'oven' ? p.y - p.ry + 8 : p.y - 3}>{p.station.name}</text>
-					<text class="note" x={p.x} y={p.y + (p.station.kind === 'oven' ? 0.6 - p.ry / 2 : 3.5)}>{note(p)}</text>
+					<text class="note" x={p.x} y={p.y + (p.station.kind === 'oven' ? 12.5 - p.ry : 3.5)}>{note(p)}</text>
 					<text class="note" x={p.x} y={p.y + (p.station.kind === 'oven' ? p.ry - 7 : 9)}
 						>{minutes > 0 ? `used ${formatDuration(minutes)}` : 'not used'}</text
 					>
