@@ -4,6 +4,11 @@ import { crewMembers } from '../compile/crew';
 import { stationsBehind } from '../compile/places';
 import type { Trace } from '../compile/compile';
 
+/** More steps are not read. */
+const mostNamed = 5;
+/** How a batch is told from its like. */
+const batchWords = /, \d+ of \d+$/;
+
 /**
  * Sentences for a conflict of the compiled problem: which steps cannot all be done, and what they share.
  *
@@ -12,10 +17,13 @@ import type { Trace } from '../compile/compile';
 export function wordConflict(conflict: readonly string[], trace: Trace, kitchen: Kitchen): readonly string[] {
 	const list = (items: readonly string[]) =>
 		items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1) ?? ''}`;
-	const steps = conflict.flatMap((id) => {
+	const named = conflict.flatMap((id) => {
 		const traced = trace.steps.get(id);
-		return traced ? [`“${traced.step.say}” (${traced.part.name})`] : [];
+		return traced ? [`“${traced.step.say.replace(batchWords, '')}” (${traced.part.name})`] : [];
 	});
+	// Batches of one step are one thing to a cook.
+	const steps = [...new Set(named)];
+	const more = steps.length - mostNamed;
 	const shared = conflict.flatMap((id) => {
 		if (id === 'hands')
 			return [kitchen.cooks.length === 1 ? 'one pair of hands' : `${kitchen.cooks.length} pairs of hands`];
@@ -27,7 +35,8 @@ export function wordConflict(conflict: readonly string[], trace: Trace, kitchen:
 		const oven = kitchen.stations.find((s) => s.id === id);
 		return oven ? [`the temperatures of ${oven.name}`] : [];
 	});
-	const what = steps.length > 0 ? list(steps) : 'These parts';
+	const told = more > 0 ? [...steps.slice(0, mostNamed), `${more} more`] : steps;
+	const what = steps.length > 0 ? list(told) : 'These parts';
 	const within = shared.length > 0 ? ` with ${list(shared)}` : '';
 	return [
 		`${what} cannot all be done in time${within}.`,

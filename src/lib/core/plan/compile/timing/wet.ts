@@ -3,7 +3,7 @@ import { Immersed, type Film, type Solid } from '../../../heat/body';
 import { eggStyles, eggTime, eggTimeIn, eggWays } from '../../../heat/egg';
 import { films } from '../../../heat/films';
 import { scatter } from '../../../heat/properties';
-import { goldenTime, softeningTime } from '../../../heat/softness';
+import { goldenTime, softeningTime, softness } from '../../../heat/softness';
 import { boilingPoint, boilOff, heatingTime, potLoss, reductionTime, steepedAt } from '../../../heat/water';
 import { usualSigma } from '../../../learn/spread';
 import type { media } from '../../../model/time-model';
@@ -33,6 +33,10 @@ const steepLoss = 1.2;
 const steepEggs = 6;
 /** Wet food in oil meets the boil of its own water, °C. */
 const fryingFace = 105;
+
+/** A share of the dose for tender, by its name where it has one. */
+const softnessWords = (share: number) =>
+	Object.entries(softness).find(([, value]) => value === share)?.[0] ?? `${share} of tender`;
 
 type Medium = (typeof media)[number];
 
@@ -128,7 +132,7 @@ export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'reduce' 
 			usual: Math.max(soft, golden),
 			sigma: sigmaOf.vegetables / 1.28,
 			reason: {
-				from: `${vegetable}, ${mm(d)}, from ${celsius(value(start))} in ${words}, until ${typeof wanted === 'string' ? wanted : `${wanted} of tender`}${golden > 0 ? ` (${Math.round(soft / 60)} min) and golden (${Math.round(golden / 60)} min)` : ''}`,
+				from: `${vegetable}, ${mm(d)}, from ${celsius(value(start))} in ${words}, until ${typeof wanted === 'string' ? wanted : softnessWords(wanted)}${golden > 0 ? ` (${Math.round(soft / 60)} min) and golden (${Math.round(golden / 60)} min)` : ''}`,
 				model: 'conduction, and softening ten times as fast with each 23 K (Rao & Lund); doses are estimates',
 				off: '± 30 % between varieties: the fork decides'
 			}
