@@ -165,6 +165,12 @@ test('a technique is copied, changed, refused where it makes no sense, and used'
 	await planned(page);
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await expect(page.locator('[data-step*="/step"]').first()).toBeAttached();
+	await page.goto('/menu/techniques');
+	await page.locator('main[data-ready="true"]').waitFor();
+	await page.getByRole('button', { name: 'Put it away' }).click();
+	await expect(page.getByRole('link', { name: /Walnut dressing/ })).toHaveCount(0);
+	await page.getByRole('button', { name: 'Bring back Walnut dressing' }).click();
+	await expect(page.getByRole('link', { name: /Walnut dressing/ })).toBeVisible();
 });
 
 test('meals are copied, renamed, put away and brought back', async ({ page }) => {

@@ -134,7 +134,8 @@ export class App {
 
 	/** A meal in its kitchen, with the techniques that planning it can take. */
 	situationOf(meal: Meal) {
-		return { meal, kitchen: this.kitchen, techniques: techniquesFor(meal, this.shelf) };
+		const kitchen = found(this.history.now.kitchens, meal.kitchen);
+		return { meal, kitchen, techniques: techniquesFor(meal, this.shelf) };
 	}
 
 	/** Put a change that would help in force; can be undone. */

@@ -14,7 +14,11 @@
 	const app = getApp();
 	const running = new Running(
 		untrack(() => app.planning.plan),
-		(standing, onPlan) => app.planning.replan(app.situation(), standing, onPlan)
+		// Another meal may have been opened meanwhile.
+		(standing, onPlan) => {
+			const cooked = app.meals.find((m) => m.id === standing.plan.meal) ?? app.meal;
+			return app.planning.replan(app.situationOf(cooked), standing, onPlan);
+		}
 	);
 	const view = $derived(running.view);
 	const plan = $derived(running.run.plan);
@@ -90,6 +94,14 @@
 		running.live();
 	}}
 />
+{#if plan.meal !== app.meal.id}
+	<p class="other">
+		{hasBegun ? `${plan.name} is being cooked.` : `This is the plan of ${plan.name}.`}
+		{app.planning.plan.meal === app.meal.id
+			? `${app.meal.name} is open, and planned.`
+			: `${app.meal.name} has no plan yet: look at the Menu.`}
+	</p>
+{/if}
 {#if isOther && hasBegun}
 	<p class="other">
 		The plan has changed since this run began.

@@ -22,6 +22,7 @@
 	import type { Part } from '$lib/core/model/meal';
 	import type { Technique } from '$lib/core/model/technique';
 	import { getApp } from '$lib/state/app.svelte';
+	import { shown } from '$lib/state/table';
 	import Cords from '$lib/ui/cords/Cords.svelte';
 	import AddPart from '$lib/ui/menu/AddPart.svelte';
 	import Files from '$lib/ui/menu/Files.svelte';
@@ -36,7 +37,7 @@
 	const meal = $derived(app.meal);
 	const isOf = $derived(planning.plan.meal === meal.id);
 	const alike = (t: Technique) =>
-		t.makes === undefined ? [t] : [...techniques.values()].filter((o) => o.makes === t.makes);
+		t.makes === undefined ? [t] : shown([...techniques.values()]).filter((o) => o.makes === t.makes || o.id === t.id);
 	const vesselsFor = (part: Part) =>
 		meal.parts.filter((p) => p.id !== part.id && vesselLink(meal, p.id, part.id, techniques) !== undefined);
 	const vesselOf = (part: Part) => meal.links.find((l) => l.sameVessel && l.to.part === part.id)?.from.part;
@@ -134,7 +135,7 @@
 				{/if}
 				<AddPart
 					course={course.name}
-					techniques={[...techniques.values()]}
+					techniques={shown([...techniques.values()])}
 					onadd={(t) => {
 						app.changeMeal(withPart(meal, t, course.id));
 					}}

@@ -56,48 +56,52 @@
 		app.apply(cure);
 	}}
 />
-<p class="try">
-	Try this: change a thickness or the service time in the <a href="/menu">Menu</a>, and watch the cords follow.
-</p>
-<figure data-state={planning.isCurrent ? 'current' : 'stale'}>
-	<Cords
+{#if planning.plan.meal === app.meal.id}<p class="try">
+		Try this: change a thickness or the service time in the <a href="/menu">Menu</a>, and watch the cords follow.
+	</p>{/if}
+{#if planning.plan.meal === app.meal.id}
+	<figure data-state={planning.isCurrent ? 'current' : 'stale'}>
+		<Cords
+			plan={planning.plan}
+			{lens}
+			chosen={chosen ?? wanted}
+			slack={planning.slack}
+			onchoose={(step) => {
+				chosen = step;
+			}}
+			onpoint={(step) => {
+				pointed = step;
+			}}
+		/>
+	</figure>
+	<div class="below">
+		<Legend />
+		<LensChoice
+			{lens}
+			onchoose={(l) => {
+				lens = l;
+			}}
+		/>
+	</div>
+	<StepCard plan={planning.plan} step={shown} {slack} />
+	<WhatIfs
+		found={planning.whatIfs}
+		isTrying={planning.isTrying}
+		canAsk={planning.isCurrent && !planning.isWorking}
+		onask={() => void planning.tryOut(app.situation())}
+		onapply={(change) => {
+			app.apply(change);
+		}}
+	/>
+	<PartList
 		plan={planning.plan}
-		{lens}
-		chosen={chosen ?? wanted}
-		slack={planning.slack}
 		onchoose={(step) => {
 			chosen = step;
 		}}
-		onpoint={(step) => {
-			pointed = step;
-		}}
 	/>
-</figure>
-<div class="below">
-	<Legend />
-	<LensChoice
-		{lens}
-		onchoose={(l) => {
-			lens = l;
-		}}
-	/>
-</div>
-<StepCard plan={planning.plan} step={shown} {slack} />
-<WhatIfs
-	found={planning.whatIfs}
-	isTrying={planning.isTrying}
-	canAsk={planning.isCurrent && !planning.isWorking}
-	onask={() => void planning.tryOut(app.situation())}
-	onapply={(change) => {
-		app.apply(change);
-	}}
-/>
-<PartList
-	plan={planning.plan}
-	onchoose={(step) => {
-		chosen = step;
-	}}
-/>
+{:else}
+	<p class="try">{app.meal.name} has no plan yet. Its parts are put together in the <a href="/menu">Menu</a>.</p>
+{/if}
 
 <style>
 	.try {

@@ -208,6 +208,8 @@ export const techniqueSchema = z.object({
 	kind: z.enum(partKinds),
 	/** What it makes, where there are several ways to make it. */
 	makes: nameSchema.optional(),
+	/** A cook's own that was put away: kept, and not offered. */
+	archived: z.boolean().optional(),
 	/** Other words it is found by. */
 	words: z.array(z.string().max(40)).max(20).optional(),
 	/** A line on when to choose it. */

@@ -5,6 +5,7 @@
 	import type { Kitchen, Station } from '../../core/model/kitchen';
 	import { without } from '../../core/model/edit-kitchen';
 	import Stepper from '../Stepper.svelte';
+	import Measuring from './Measuring.svelte';
 
 	type Burner = Extract<Station, { kind: 'burner' }>;
 	interface Props {
@@ -22,77 +23,56 @@
 	const isPossible = $derived(found >= 50 && found <= 20_000);
 </script>
 
-<details>
-	<summary>
+<Measuring
+	isMeasured={station.measured !== undefined}
+	use="Use the measured power"
+	forget="Go by the fuel again"
+	{isPossible}
+	onuse={() => {
+		onchange({ ...station, measured: found });
+	}}
+	onforget={() => {
+		onchange(without(station, 'measured'));
+	}}
+>
+	{#snippet known()}
 		Arrives in the pot: assumed {assumed} W{#if station.measured !== undefined}, <strong
 				>measured {Math.round(station.measured)} W</strong
 			>{/if}
-	</summary>
-	<div class="row">
-		<span>Lid on, full heat:</span>
-		<Stepper
-			label="litres"
-			value={litres}
-			least={0.25}
-			most={20}
-			step={0.25}
-			unit="l"
-			onchange={(n) => {
-				litres = n;
-			}}
-		/>
-		<Stepper
-			label="from"
-			value={start}
-			least={1}
-			most={40}
-			unit="°C"
-			onchange={(n) => {
-				start = n;
-			}}
-		/>
-		<Stepper
-			label="boiled in"
-			value={minutes}
-			least={0.5}
-			most={120}
-			step={0.5}
-			unit="min"
-			onchange={(n) => {
-				minutes = n;
-			}}
-		/>
-		<span>so {found} W arrive{found > station.power ? ', more than its rating: look at the litres again' : ''}.</span>
-		<button
-			type="button"
-			disabled={!isPossible}
-			onclick={() => {
-				onchange({ ...station, measured: found });
-			}}>Use the measured power</button
-		>
-		{#if station.measured !== undefined}
-			<button
-				type="button"
-				onclick={() => {
-					onchange(without(station, 'measured'));
-				}}>Go by the fuel again</button
-			>
-		{/if}
-	</div>
-</details>
+	{/snippet}
 
-<style>
-	details {
-		flex-basis: 100%;
-	}
-	summary {
-		min-height: 28px;
-		cursor: pointer;
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: var(--space-2) var(--space-3);
-	}
-</style>
+	<span>Lid on, full heat:</span>
+	<Stepper
+		label="litres"
+		value={litres}
+		least={0.25}
+		most={20}
+		step={0.25}
+		unit="l"
+		onchange={(n) => {
+			litres = n;
+		}}
+	/>
+	<Stepper
+		label="from"
+		value={start}
+		least={1}
+		most={40}
+		unit="°C"
+		onchange={(n) => {
+			start = n;
+		}}
+	/>
+	<Stepper
+		label="boiled in"
+		value={minutes}
+		least={0.5}
+		most={120}
+		step={0.5}
+		unit="min"
+		onchange={(n) => {
+			minutes = n;
+		}}
+	/>
+	<span>so {found} W arrive{found > station.power ? ', more than its rating: look at the litres again' : ''}.</span>
+</Measuring>

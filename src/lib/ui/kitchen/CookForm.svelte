@@ -5,6 +5,7 @@
 	import { duties, type Cook } from '../../core/model/kitchen';
 	import { without } from '../../core/model/edit-kitchen';
 	import Stepper from '../Stepper.svelte';
+	import Measuring from './Measuring.svelte';
 
 	interface Props {
 		cook: Cook;
@@ -62,56 +63,51 @@
 			</label>
 		{/each}
 	</div>
-	<details>
-		<summary>
+	<Measuring
+		isMeasured={cook.measuredPace !== undefined}
+		use="Use the measured pace"
+		forget="Go by the assumed again"
+		onuse={() => {
+			onchange({ ...cook, measuredPace: found });
+		}}
+		onforget={() => {
+			onchange(without(cook, 'measuredPace'));
+		}}
+	>
+		{#snippet known()}
 			Assumed {words(cook.pace ?? 1)}{#if cook.measuredPace !== undefined}, <strong
 					>measured {words(cook.measuredPace)}</strong
 				>{/if}
-		</summary>
-		<div class="row">
-			<label for="{id}-task">A sample: to</label>
-			<select id="{id}-task" bind:value={task}
-				>{#each tasks as t (t)}<option value={t}>{t}</option>{/each}</select
-			>
-			<Stepper
-				label="weighing"
-				value={grams}
-				least={20}
-				most={5000}
-				step={50}
-				unit="g"
-				onchange={(n) => {
-					grams = n;
-				}}
-			/>
-			<Stepper
-				label="took"
-				value={minutes}
-				least={1}
-				most={120}
-				step={0.5}
-				unit="min"
-				onchange={(n) => {
-					minutes = n;
-				}}
-			/>
-			<span>so {words(found)}.</span>
-			<button
-				type="button"
-				onclick={() => {
-					onchange({ ...cook, measuredPace: found });
-				}}>Use the measured pace</button
-			>
-			{#if cook.measuredPace !== undefined}
-				<button
-					type="button"
-					onclick={() => {
-						onchange(without(cook, 'measuredPace'));
-					}}>Go by the assumed again</button
-				>
-			{/if}
-		</div>
-	</details>
+		{/snippet}
+
+		<label for="{id}-task">A sample: to</label>
+		<select id="{id}-task" bind:value={task}
+			>{#each tasks as t (t)}<option value={t}>{t}</option>{/each}</select
+		>
+		<Stepper
+			label="weighing"
+			value={grams}
+			least={20}
+			most={5000}
+			step={50}
+			unit="g"
+			onchange={(n) => {
+				grams = n;
+			}}
+		/>
+		<Stepper
+			label="took"
+			value={minutes}
+			least={1}
+			most={120}
+			step={0.5}
+			unit="min"
+			onchange={(n) => {
+				minutes = n;
+			}}
+		/>
+		<span>so {words(found)}.</span>
+	</Measuring>
 </li>
 
 <style>
@@ -137,9 +133,5 @@
 		width: 20px;
 		height: 20px;
 		accent-color: var(--herb-fill);
-	}
-	summary {
-		min-height: 28px;
-		cursor: pointer;
 	}
 </style>

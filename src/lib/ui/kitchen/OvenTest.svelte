@@ -4,6 +4,7 @@
 	import type { Station } from '../../core/model/kitchen';
 	import { without } from '../../core/model/edit-kitchen';
 	import Stepper from '../Stepper.svelte';
+	import Measuring from './Measuring.svelte';
 
 	type Oven = Extract<Station, { kind: 'oven' }>;
 	interface Props {
@@ -20,79 +21,58 @@
 	const words = (o: number) => (o === 0 ? 'as it is set' : `${Math.abs(o)} °C ${o > 0 ? 'hotter' : 'cooler'} than set`);
 </script>
 
-<details>
-	<summary>
+<Measuring
+	isMeasured={station.offset !== undefined || station.measuredRise !== undefined}
+	use="Use what was measured"
+	forget="Go by the assumed again"
+	isPossible={Math.abs(offset) <= 80}
+	onuse={() => {
+		onchange({ ...station, offset, measuredRise: Math.round(rise * 10) / 10 });
+	}}
+	onforget={() => {
+		onchange(without(station, 'offset', 'measuredRise'));
+	}}
+>
+	{#snippet known()}
 		Runs {words(0)} (assumed){#if station.offset !== undefined}, <strong>measured {words(station.offset)}</strong>{/if};
 		climbs 1 °C in
 		{station.rise} s (assumed){#if station.measuredRise !== undefined}, <strong
 				>measured {station.measuredRise.toFixed(1)} s</strong
 			>{/if}
-	</summary>
-	<div class="row">
-		<span>With a thermometer inside:</span>
-		<Stepper
-			label="set to"
-			value={set}
-			least={50}
-			most={300}
-			step={5}
-			unit="°C"
-			onchange={(n) => {
-				set = n;
-			}}
-		/>
-		<Stepper
-			label="it reads"
-			value={read}
-			least={40}
-			most={340}
-			step={5}
-			unit="°C"
-			onchange={(n) => {
-				read = n;
-			}}
-		/>
-		<Stepper
-			label="after"
-			value={minutes}
-			least={1}
-			most={90}
-			unit="min"
-			onchange={(n) => {
-				minutes = n;
-			}}
-		/>
-		<span>so it runs {words(offset)} and climbs 1 °C in {rise.toFixed(1)} s.</span>
-		<button
-			type="button"
-			disabled={Math.abs(offset) > 80}
-			onclick={() => {
-				onchange({ ...station, offset, measuredRise: Math.round(rise * 10) / 10 });
-			}}>Use what was measured</button
-		>
-		{#if station.offset !== undefined || station.measuredRise !== undefined}
-			<button
-				type="button"
-				onclick={() => {
-					onchange(without(station, 'offset', 'measuredRise'));
-				}}>Go by the assumed again</button
-			>
-		{/if}
-	</div>
-</details>
+	{/snippet}
 
-<style>
-	details {
-		flex-basis: 100%;
-	}
-	summary {
-		min-height: 28px;
-		cursor: pointer;
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: var(--space-2) var(--space-3);
-	}
-</style>
+	<span>With a thermometer inside:</span>
+	<Stepper
+		label="set to"
+		value={set}
+		least={50}
+		most={300}
+		step={5}
+		unit="°C"
+		onchange={(n) => {
+			set = n;
+		}}
+	/>
+	<Stepper
+		label="it reads"
+		value={read}
+		least={40}
+		most={340}
+		step={5}
+		unit="°C"
+		onchange={(n) => {
+			read = n;
+		}}
+	/>
+	<Stepper
+		label="after"
+		value={minutes}
+		least={1}
+		most={90}
+		unit="min"
+		onchange={(n) => {
+			minutes = n;
+		}}
+	/>
+	<span>so it runs {words(offset)} and climbs 1 °C in {rise.toFixed(1)} s.</span>
+</Measuring>

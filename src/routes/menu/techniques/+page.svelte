@@ -1,13 +1,14 @@
 <!-- Techniques: the library to read in, and the cook's own to change. -->
 <script lang="ts">
+	import Archive from '@lucide/svelte/icons/archive';
 	import Copy from '@lucide/svelte/icons/copy';
 	import { browser } from '$app/environment';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { copyOf } from '$lib/core/model/edit-technique';
-	import { partKinds } from '$lib/core/model/technique';
+	import { partKinds, type Technique } from '$lib/core/model/technique';
 	import { getApp } from '$lib/state/app.svelte';
-	import { withTechniqueKept } from '$lib/state/table';
+	import { shown, withTechniqueKept } from '$lib/state/table';
 	import TechniqueEditor from '$lib/ui/menu/TechniqueEditor.svelte';
 	import TechniqueView from '$lib/ui/menu/TechniqueView.svelte';
 
@@ -15,7 +16,9 @@
 	let text = $state('');
 	// The search of a page built ahead is empty.
 	const wanted = $derived(browser ? page.url.searchParams.get('t') : null);
-	const all = $derived([...app.techniques.values()]);
+	const every = $derived([...app.techniques.values()]);
+	const all = $derived(shown(every));
+	const away = $derived(every.filter((t) => t.archived === true));
 	const mine = $derived(new Set(app.history.now.techniques.map((t) => t.id)));
 	const found = $derived(
 		all.filter((t) =>
@@ -24,11 +27,15 @@
 	);
 	const chosen = $derived(all.find((t) => t.id === wanted) ?? all.find((t) => mine.has(t.id)) ?? all[0]);
 
+	function keep(technique: Technique): void {
+		app.changeTable((table) => withTechniqueKept(table, technique));
+	}
+
 	function copy(): void {
 		if (!chosen) return;
 		const own = copyOf(
 			chosen,
-			all.map((t) => t.id)
+			every.map((t) => t.id)
 		);
 		app.changeTable((table) => withTechniqueKept(table, own));
 		app.notices.say(`“${own.name}” is yours now: change what you like. Undo takes it out again.`);
@@ -58,6 +65,14 @@
 					</ul>
 				{/if}
 			{/each}
+			{#each away as t (t.id)}
+				<button
+					type="button"
+					onclick={() => {
+						keep({ ...t, archived: false });
+					}}>Bring back {t.name}</button
+				>
+			{/each}
 			{#if found.length === 0}<p>Nothing is called “{text}”.</p>{/if}
 		</div>
 	</section>
@@ -65,17 +80,21 @@
 		<section class="one" aria-label={chosen.name}>
 			<header>
 				<h2>{chosen.name}</h2>
+				{#if mine.has(chosen.id)}
+					<button
+						type="button"
+						onclick={() => {
+							keep({ ...chosen, archived: true });
+							app.notices.say(`“${chosen.name}” is put away; meals that have it keep it. Undo brings it back.`);
+						}}><Archive size={16} /> Put it away</button
+					>
+				{/if}
 				<button type="button" onclick={copy}
 					><Copy size={16} /> {mine.has(chosen.id) ? 'Copy it' : 'Copy it and make it mine'}</button
 				>
 			</header>
 			{#if mine.has(chosen.id)}
-				<TechniqueEditor
-					technique={chosen}
-					onkeep={(t) => {
-						app.changeTable((table) => withTechniqueKept(table, t));
-					}}
-				/>
+				<TechniqueEditor technique={chosen} onkeep={keep} />
 			{:else}
 				<TechniqueView technique={chosen} />
 			{/if}

@@ -72,7 +72,7 @@ export function alternativesOf(
 	if (!set) return [];
 	const others =
 		part.choose === true && set.makes !== undefined
-			? [...techniques.values()].filter((t) => t.makes === set.makes && t.id !== set.id)
+			? [...techniques.values()].filter((t) => t.makes === set.makes && t.id !== set.id && t.archived !== true)
 			: [];
 	return [set, ...others].map((technique) => ({
 		technique,

@@ -11,6 +11,7 @@ export function withSharedSetting(meal: Meal, group: Group, techniques: Readonly
 		if (!technique || !group.members.some((m) => m.part === part.id)) return part;
 		const held = {
 			...technique,
+			name: `${technique.name.replace(/, at \d+ °C$/, '')}, at ${group.setting} °C`.slice(0, 80),
 			id: `${technique.id.replace(/-at-\d+$/, '')}-at-${group.setting}`.slice(0, 64),
 			steps: technique.steps.map((s) =>
 				s.need?.kind === 'oven' && s.need.settings.includes(group.setting)
