@@ -20,7 +20,8 @@ export function shoppingRows(lines: readonly ShoppingLine[], measure: Measure): 
 
 /** When a bowl's step begins, seconds after midnight; absent where the plan has not got it. */
 export function bowlAt({ part, step }: Pick<Bowl, 'part' | 'step'>, plan: Plan): number | undefined {
-	return plan.steps.find((s) => s.id === `${part}/${step}` || s.id.endsWith(`.${step}`))?.from;
+	// A technique that the planner chose stands before the step.
+	return plan.steps.find((s) => s.id === `${part}/${step}` || (s.part === part && s.id.endsWith(`.${step}`)))?.from;
 }
 
 /** Rows of the bowls in the order in which they are used, the head first. */

@@ -1,6 +1,7 @@
 <!-- Shopping and bowls: what to buy, and what to set out, in the order in which it is used. -->
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
+	import { asPlanned } from '$lib/core/plan/explain/as-planned';
 	import { bowlsOf, shoppingOf } from '$lib/core/model/quantities';
 	import { printAmount } from '$lib/core/units/amount';
 	import { formatClock } from '$lib/core/units/time';
@@ -10,8 +11,8 @@
 
 	const app = getApp();
 	const { measure } = app;
-	const meal = $derived(app.meal);
 	const plan = $derived(app.planning.plan);
+	const meal = $derived(asPlanned(app.meal, plan));
 	const lines = $derived(shoppingOf(meal, app.techniques));
 	const bowls = $derived(
 		bowlsOf(meal, app.techniques).toSorted((a, b) => (bowlAt(a, plan) ?? Infinity) - (bowlAt(b, plan) ?? Infinity))

@@ -5,6 +5,7 @@ import { library } from '../../library/library';
 import type { Wish } from '../../model/meal';
 import { compiled, everything, mealOf, planned } from '../../testing/library-meal';
 import { checkSchedule } from '../check';
+import { asPlanned } from '../explain/as-planned';
 import { scheduleOf } from '../explain/schedule-of';
 import { compileMeal } from './compile';
 import { alternativesOf } from './portions';
@@ -140,6 +141,14 @@ describe('the planner chooses', () => {
 		expect(chosen.status).toBe('optimal');
 		expect(chosen.objective).toBe(Math.min(...each));
 		expect(ways).toContain(chosen.parts[0]?.technique);
+	});
+	test('what is bought and set out is for the way that was chosen', () => {
+		const meal = mealOf([{ technique: 'fish-fillet-poached', choose: true }]);
+		const plan = planned(meal);
+		const cooked = asPlanned(meal, plan);
+		expect(cooked.parts[0]?.technique).toBe(plan.parts[0]?.technique);
+		expect(asPlanned({ ...meal, id: 'another' }, plan).parts).toEqual(meal.parts);
+		expect(asPlanned(mealOf([{ technique: 'tea' }]), plan).parts[0]?.technique).toBe('tea');
 	});
 	test('only what the chosen way needs is on the plan', () => {
 		const meal = mealOf([{ technique: 'leeks-steam', choose: true }, { technique: 'tea' }]);

@@ -2,7 +2,18 @@
 import type { PlannedStep } from '../../model/plan';
 
 /** Places that keep a part cold, or hot. */
-const safe: ReadonlySet<string> = new Set(['cold', 'burner', 'oven', 'fryer', 'warm']);
+const safe: ReadonlySet<string> = new Set([
+	'cold',
+	'burner',
+	'griddle',
+	'steamer',
+	'water bath',
+	'fryer',
+	'grill',
+	'oven',
+	'wood oven',
+	'warm'
+]);
 
 /**
  * Seconds from a part's first step until it is on the plate, less those on heat or in the cold. Steps without the food
