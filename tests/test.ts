@@ -34,7 +34,7 @@ export async function open(page: Page, path: string): Promise<void> {
 
 /** Wait until the planner has nothing left to do. */
 export async function planned(page: Page): Promise<void> {
-	await expect(page.getByText('Planning …')).toHaveCount(0);
+	await expect(page.getByText('Planning …')).toHaveCount(0, { timeout: 60_000 });
 	await expect(page.getByRole('button', { name: 'Stop', exact: true })).toHaveCount(0, { timeout: 60_000 });
 }
 
