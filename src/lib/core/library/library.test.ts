@@ -3,57 +3,27 @@
 import { describe, expect, test } from 'vitest';
 import type { Kitchen, StationKind } from '../model/kitchen';
 import { readKitchen } from '../model/kitchen';
-import type { Meal, Part } from '../model/meal';
+import type { Part } from '../model/meal';
 import { partKinds, readTechnique, type Step, type Technique } from '../model/technique';
 import { amountsOf } from '../model/quantities';
 import { wordIssue } from '../issues';
 import { compileMeal } from '../plan/compile/compile';
+import { everything, mealOf } from '../testing/library-meal';
 import { yields } from '../units/yields';
 import { presets } from './kitchens';
 import { library } from './library';
 
-const [, , bistro] = presets;
-const everything: Kitchen = {
-	...bistro!.kitchen,
-	id: 'everything',
-	name: 'Everything',
-	stations: [...bistro!.kitchen.stations, { kind: 'wood oven', id: 'fire', name: 'Wood oven', places: 2 }]
-};
 const techniques = [...library.values()];
 
-function mealOf(technique: Technique, part: Partial<Part> = {}, covers = 4): Meal {
-	return {
-		format: 'juntos-meal',
-		version: 1,
-		id: 'one',
-		name: 'One part',
-		kitchen: 'everything',
-		covers,
-		earliest: 0,
-		courses: [{ id: 'c', name: 'Course', service: 86_000 }],
-		parts: [
-			{
-				id: 'p',
-				name: technique.name,
-				technique: technique.id,
-				course: 'c',
-				settings: {},
-				tone: 0,
-				ahead: 'evening',
-				...part
-			}
-		],
-		own: [],
-		links: []
-	};
-}
+const only = (technique: Technique, part: Partial<Part> = {}, covers = 4) =>
+	mealOf([{ technique: technique.id, ahead: 'evening', ...part }], covers);
 
 /** Usual seconds of each step of a technique, batches added up; the least of all places. */
 function times(
 	technique: Technique,
 	{ part = {}, covers = 4, kitchen = everything }: { part?: Partial<Part>; covers?: number; kitchen?: Kitchen } = {}
 ) {
-	const compiled = compileMeal(mealOf(technique, part, covers), kitchen, library);
+	const compiled = compileMeal(only(technique, part, covers), kitchen, library);
 	if (!compiled.ok) throw new Error(compiled.issues.map(wordIssue).join(' '));
 	const sums = new Map<string, number>();
 	for (const { step, ways } of compiled.value.trace.steps.values()) {
@@ -113,7 +83,7 @@ describe.each(techniques.map((t) => [t.id, t] as const))('%s', (_, technique) =>
 	});
 
 	test('compiles where its stations are, every time finite, in order and with a reason', () => {
-		const compiled = compileMeal(mealOf(technique), everything, library);
+		const compiled = compileMeal(only(technique), everything, library);
 		expect(compiled.ok ? [] : compiled.issues.map(wordIssue)).toEqual([]);
 		if (!compiled.ok) return;
 		for (const { step, ways } of compiled.value.trace.steps.values()) {
@@ -139,7 +109,7 @@ describe.each(techniques.map((t) => [t.id, t] as const))('%s', (_, technique) =>
 	test.each(stations.map((k) => [k]))('is refused without a %s, by name', (kind: StationKind) => {
 		const gone = (s: Kitchen['stations'][number]) => s.kind === kind || (kind === 'burner' && s.kind === 'griddle');
 		const without = { ...everything, stations: everything.stations.filter((s) => !gone(s)) };
-		const compiled = compileMeal(mealOf(technique), without, library);
+		const compiled = compileMeal(only(technique), without, library);
 		expect(compiled.ok).toBe(false);
 		if (compiled.ok) return;
 		const words = compiled.issues.map(wordIssue).join(' ');
