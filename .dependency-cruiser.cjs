@@ -3,11 +3,18 @@ const pure = '^node_modules/(zod|pure-rand|convert)/'; // every package core may
 const layers = {
 	// folder under src/lib: what it may import from src/lib
 	'core/': 'core/',
-	'core/units/': 'core/units/',
-	'core/heat/': 'core/(heat|units)/',
-	'core/safety/': 'core/(safety|heat|units)/',
-	'core/learn/': 'core/(learn|heat|units)/',
-	'core/model/': 'core/((model|units)/|issues[.]ts)',
+	'core/foods/': 'core/foods/',
+	'core/units/': 'core/(units|foods)/',
+	'core/heat/': 'core/(heat|units|foods)/',
+	'core/safety/': 'core/(safety|heat|units|foods)/',
+	'core/learn/': 'core/(learn|heat|units|foods)/',
+	'core/model/': 'core/((model|units|foods)/|issues[.]ts)',
+	'core/timing/': 'core/((timing|heat|model|foods|units|learn|safety)/|issues[.]ts)',
+	'core/library/': 'core/((library|model|heat|foods|safety|units)/|issues[.]ts)',
+	// Words last: nothing that finds facts makes a sentence.
+	'core/plan/': 'core/((plan|timing|heat|model|foods|units|safety)/|issues[.]ts)',
+	'core/words/': 'core/((words|questions|plan|timing|heat|model|foods|units|safety|run)/|issues[.]ts)',
+	'core/run/': 'core/((run|plan|model|units|timing)/|issues[.]ts)',
 	'core/plan/solve/': 'core/(plan/solve/|plan/problem[.]ts|units/)',
 	'core/plan/check.ts': 'core/plan/problem[.]ts',
 	'(data|workers)/': '(core|data|workers)/'

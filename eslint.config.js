@@ -48,7 +48,11 @@ export default defineConfig(
 	},
 	{
 		// Kernels walk flat typed arrays inside known bounds.
-		files: ['src/lib/core/{plan/solve,heat,learn,safety}/**/*.ts', '**/*.test.ts'],
+		files: [
+			'src/lib/core/{plan/solve,heat,learn,safety,testing}/**/*.ts',
+			'src/lib/core/run/{dispatch,forecast}.ts',
+			'**/*.test.ts'
+		],
 		rules: { '@typescript-eslint/no-non-null-assertion': 'off' }
 	},
 	{

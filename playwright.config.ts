@@ -19,9 +19,9 @@ export default defineConfig({
 		launchOptions: { executablePath: chromiumPath(), args: chromiumFlags }
 	},
 	webServer: {
-		command: 'node build',
+		command: 'node scripts/serve.mjs',
 		port,
-		env: { PORT: `${port}`, ORIGIN: `http://localhost:${port}`, BODY_SIZE_LIMIT: '8M' },
+		env: { PORT: `${port}`, ORIGIN: `http://localhost:${port}` },
 		reuseExistingServer: false
 	}
 });

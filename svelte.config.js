@@ -5,14 +5,23 @@ import adapter from '@sveltejs/adapter-node';
 export default {
 	compilerOptions: { runes: true },
 	kit: {
-		adapter: adapter({ precompress: true }),
+		adapter: adapter({ precompress: true, out: process.env.BUILD_FOLDER ?? 'build' }),
 		serviceWorker: { register: false },
 		typescript: {
 			config: (config) => ({
 				...config,
-				include: [...config.include, '../*.config.ts', '../bench/**/*.ts', '../scripts/**/*.mjs', '../tests/**/*.ts']
+				include: [
+					...config.include,
+					'../*.config.ts',
+					'../benchmarks/**/*.ts',
+					'../cli/**/*.ts',
+					'../scripts/**/*.mjs',
+					'../tests/**/*.ts'
+				]
 			})
 		},
+		// There are no sessions to abuse; a form that is sent to a route is told that it must be JSON.
+		csrf: { trustedOrigins: ['*'] },
 		csp: {
 			mode: 'auto',
 			directives: {
@@ -28,6 +37,7 @@ export default {
 				'manifest-src': ['self'],
 				'object-src': ['none'],
 				'base-uri': ['self'],
+				'frame-ancestors': ['none'],
 				'form-action': ['self']
 			}
 		}

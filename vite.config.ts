@@ -12,6 +12,6 @@ export default defineConfig({
 		expect: { requireAssertions: true },
 		environment: 'node',
 		testTimeout: 120_000,
-		include: ['src/**/*.test.ts']
+		include: ['src/**/*.test.ts', 'cli/**/*.test.ts']
 	}
 });

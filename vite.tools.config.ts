@@ -1,24 +1,20 @@
-// Bundles the command-line tools and the benchmarks for plain Node.
+// Bundles one command (`scripts/steps.mjs` says which, and whereto) into a single file for plain Node.
+import { env } from 'node:process';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+const { TOOL_NAME = 'solve', TOOL_ENTRY = 'cli/solve.ts', TOOL_FOLDER = '.tools' } = env;
 
 export default defineConfig({
 	resolve: { alias: { $lib: at('./src/lib') } },
 	publicDir: false,
 	ssr: { noExternal: true },
 	build: {
-		ssr: true,
-		outDir: '.tools',
+		ssr: at(TOOL_ENTRY),
+		outDir: TOOL_FOLDER,
 		target: 'node20',
 		minify: false,
-		rolldownOptions: {
-			input: {
-				solve: at('./bench/solve-command.ts'),
-				heat: at('./bench/heat-command.ts'),
-				bench: at('./bench/bench.ts')
-			}
-		}
+		rolldownOptions: { output: { codeSplitting: false, entryFileNames: `${TOOL_NAME}.mjs` } }
 	}
 });

@@ -9,10 +9,9 @@ ensureInstalled();
 if (!run('npm', ['run', 'build'])) process.exit(1);
 if (!existsSync(`${root}build/index.js`)) throw new Error('The build left no build/index.js.');
 process.stdout.write(`\nJuntos is at ${origin} — Harvest supper is planned. Ctrl+C ends it.\n\n`);
-const isOk = run('node', ['build'], {
+const isOk = run('node', ['scripts/serve.mjs'], {
 	PORT: port,
 	HOST: process.env.HOST ?? '127.0.0.1',
-	ORIGIN: origin,
-	BODY_SIZE_LIMIT: '8M'
+	ORIGIN: origin
 });
 process.exit(isOk ? 0 : 1);

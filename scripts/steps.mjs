@@ -1,6 +1,6 @@
 // What the scripts share: run a command, install what is missing. Imports nothing that must be installed first.
 import { spawnSync } from 'node:child_process';
-import { existsSync, statSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, renameSync, rmSync, statSync, utimesSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
 /** Top folder of the project. */
@@ -29,22 +29,52 @@ export function ensureInstalled() {
 	}
 }
 
+/** What a command is bundled from: a file for each. */
+const sources = { solve: 'cli/solve.ts', heat: 'cli/heat.ts', bench: 'benchmarks/bench.ts' };
+
 /**
- * Bundle a command-line tool of `bench/` into `.tools/` and run it with these arguments.
- * @param {'solve' | 'heat' | 'bench'} tool
- * @param {string[]} args
+ * When a file, or the newest of the files in a folder, was last changed.
+ * @param {string} path
+ * @returns {number} milliseconds
  */
-export function runTool(tool, args) {
-	ensureInstalled();
-	/** @type {import('node:child_process').SpawnSyncOptions} */
-	const quiet = { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] };
-	for (const step of [
-		['svelte-kit', 'sync'],
-		['vite', 'build', '-c', 'vite.tools.config.ts', '--logLevel', 'error']
-	]) {
-		const { status } = spawnSync('npx', ['--no-install', ...step], quiet);
-		if (status !== 0) process.exit(status ?? 1);
+function changedAt(path) {
+	const stat = statSync(path);
+	if (!stat.isDirectory()) return stat.mtimeMs;
+	return Math.max(stat.mtimeMs, ...readdirSync(path).map((name) => changedAt(`${path}/${name}`)));
+}
+
+/**
+ * The file of a command, bundled into `.tools/` unless that has been done since a source last changed. It is built aside
+ * and moved into place, so that two at once do not break each other.
+ * @param {string} name
+ * @returns {Promise<string>} its path
+ */
+export async function ensureBundled(name) {
+	const entry = Object.entries(sources).find(([known]) => known === name)?.[1];
+	if (entry === undefined) {
+		process.stderr.write(`There is no command "${name}". Commands: ${Object.keys(sources).join(', ')}.\n`);
+		process.exit(2);
 	}
-	const { status } = spawnSync(process.execPath, [`${root}.tools/${tool}.js`, ...args], { stdio: 'inherit' });
-	process.exit(status ?? 1);
+	const bundle = `${root}.tools/${name}.mjs`;
+	const inputs = ['src/lib/core', 'cli', 'benchmarks', 'vite.tools.config.ts', 'package-lock.json'];
+	const newest = Math.max(...inputs.map((path) => changedAt(`${root}${path}`)));
+	if (existsSync(bundle) && statSync(bundle).mtimeMs > newest) return bundle;
+	if (!existsSync(`${root}.svelte-kit/tsconfig.json`)) run('npx', ['--no-install', 'svelte-kit', 'sync']);
+	mkdirSync(`${root}.tools`, { recursive: true });
+	const aside = mkdtempSync(`${root}.tools/build-`);
+	const begun = new Date();
+	const env = { ...process.env, TOOL_NAME: name, TOOL_ENTRY: entry, TOOL_FOLDER: aside };
+	const vite = ['--no-install', 'vite', 'build', '-c', 'vite.tools.config.ts', '--logLevel', 'error'];
+	const { status } = spawnSync('npx', vite, { cwd: root, stdio: ['ignore', 'ignore', 'inherit'], env });
+	if (status === 0) {
+		// A source that changed meanwhile is newer than the bundle.
+		utimesSync(`${aside}/${name}.mjs`, begun, begun);
+		renameSync(`${aside}/${name}.mjs`, bundle);
+	}
+	rmSync(aside, { recursive: true });
+	if (status !== 0) {
+		process.stderr.write(`The command "${name}" could not be built: see above.\n`);
+		process.exit(status ?? 1);
+	}
+	return bundle;
 }

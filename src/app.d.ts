@@ -5,6 +5,12 @@ declare module '*?thread' {
 	export default source;
 }
 
+/** Comlink over the ports of Node. */
+declare module 'comlink/dist/esm/node-adapter.mjs' {
+	import type { Endpoint } from 'comlink';
+	export default function nodeEndpoint(port: object): Endpoint;
+}
+
 declare module 'plotly.js-cartesian-dist-min' {
 	import * as Plotly from 'plotly.js';
 	export default Plotly;

@@ -1,3 +1,7 @@
 // Sets the chosen theme before the first paint.
-const chosen = localStorage.getItem('juntos-theme');
-if (chosen === 'light' || chosen === 'dark') document.documentElement.dataset.theme = chosen;
+try {
+	const chosen = localStorage.getItem('juntos-theme');
+	if (chosen === 'light' || chosen === 'dark') document.documentElement.dataset.theme = chosen;
+} catch {
+	// Storage is denied: the device's own theme it is.
+}

@@ -90,7 +90,7 @@ test('a wrong time and a wrong number are refused where they stand', async ({ pa
 	const field = page.getByLabel('Begin from', { exact: true });
 	await field.fill('late');
 	await field.press('Enter');
-	await expect(page.getByText('“late” is not a time of day. Write it like 19:30.')).toBeVisible();
+	await expect(page.getByText('“late” is not a time of day. Write it like 19:30, or 7:30 pm.')).toBeVisible();
 	await expect(field).toHaveValue('16:45');
 	const people = page.getByLabel('People', { exact: true });
 	await people.fill('400');

@@ -13,6 +13,7 @@
 	import NoticeList from '$lib/ui/shell/NoticeList.svelte';
 	import { places } from '$lib/ui/shell/places';
 	import Rail from '$lib/ui/shell/Rail.svelte';
+	import { setUnits, unitsOf } from '$lib/ui/units';
 	import type { LayoutData } from './$types';
 
 	interface Props {
@@ -22,6 +23,7 @@
 	const { data, children }: Props = $props();
 
 	const app = setApp(new App(untrack(() => data.plan)));
+	setUnits(unitsOf(() => app.measure.now));
 	const theme = new ThemeChoice();
 	let isHelpOpen = $state(false);
 	let isFinding = $state(false);
@@ -56,7 +58,7 @@
 			kind: 'part',
 			go: () => void goto(`/menu#${p.id}`)
 		})),
-		...app.planning.plan.steps.map((s) => ({
+		...app.planning.spoken.steps.map((s) => ({
 			id: `step ${s.id}`,
 			name: s.say,
 			kind: 'step',
@@ -123,10 +125,20 @@
 {#if app.clash}
 	<div class="clash" role="alert">
 		<p>
-			<strong>“{app.clash.theirs.name}” was changed in another tab too.</strong> Which one stays? The other can be undone.
+			<strong>“{app.clash.name}” was changed in another tab too.</strong> Which one stays? The other can be undone.
 		</p>
-		<button type="button" onclick={() => void app.settleClash('mine')}>Keep mine</button>
-		<button type="button" onclick={() => void app.settleClash('theirs')}>Take the other</button>
+		<button
+			type="button"
+			onclick={() => {
+				app.settleClash('mine');
+			}}>Keep mine</button
+		>
+		<button
+			type="button"
+			onclick={() => {
+				app.settleClash('theirs');
+			}}>Take the other</button
+		>
 	</div>
 {/if}
 <main id="main" data-ready={app.isReady}>

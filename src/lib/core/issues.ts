@@ -1,7 +1,18 @@
-// What is wrong with data from outside: facts first (a code, a place, the values seen), worded in one place.
+// What is wrong with data from outside, as facts: a code, a place, the values seen. `words/issues` makes sentences of them.
 import type { z } from 'zod';
 
 export type Path = readonly (string | number)[];
+
+/** What a step needs and a kitchen lacks: a station, or somebody who does such work. */
+export type Wanted =
+	| { readonly kind: 'cook'; readonly duty?: string | undefined }
+	| {
+			readonly kind: 'station';
+			readonly station: string;
+			readonly settings?: readonly number[];
+			readonly racks?: number;
+			readonly leastPower?: number;
+	  };
 
 /** One thing to mend in a file or a request; `path` leads to it from the top of the data. */
 export type Issue =
@@ -33,78 +44,97 @@ export type Issue =
 			readonly path: Path;
 			readonly part: string;
 			readonly step: string;
-			readonly need: string;
+			readonly need: Wanted;
 	  }
 	| {
+			/** What was put in, as the facts of the step's time: absent where it is an estimate. */
 			readonly code: 'never-done';
 			readonly path: Path;
 			readonly part: string;
 			readonly step: string;
-			readonly why: string;
+			readonly facts?: unknown;
 	  }
 	| { readonly code: 'missing-vessel'; readonly path: Path; readonly part: string; readonly vessel: string }
 	| { readonly code: 'other-kitchen'; readonly path: Path; readonly wanted: string; readonly given: string }
+	| {
+			readonly code: 'unknown-technique';
+			readonly path: Path;
+			readonly part: string;
+			readonly technique: string;
+	  }
+	| { readonly code: 'nothing-to-cook'; readonly path: Path }
+	| { readonly code: 'too-large'; readonly path: Path; readonly bytes: number; readonly most: number }
 	| { readonly code: 'steps-in-a-circle'; readonly path: Path; readonly steps: readonly string[] };
 
 /** The data, or everything that is wrong with it. */
 export type Read<T> =
 	{ readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: readonly Issue[] };
 
-/** A path as people write it: `parts[2].settings.thickness`; empty for the whole. */
-export function wordPath(path: Path): string {
-	return path.reduce<string>((text, key) => {
-		if (typeof key === 'number') return `${text}[${key}]`;
-		return text === '' ? key : `${text}.${key}`;
-	}, '');
-}
-
-/** One sentence for a person: where, what is wrong, how to mend it. */
-export function wordIssue(issue: Issue): string {
-	const at = wordPath(issue.path);
-	const where = at === '' ? '' : `${at}: `;
-	switch (issue.code) {
-		case 'not-json':
-			return `${where}this is not JSON (${issue.detail}). Choose a file that Juntos exported, or mend the text there.`;
-		case 'shape':
-			return `${where}${issue.detail}.`;
-		case 'wrong-format':
-			return `${where}the format is ${issue.seen}, expected "${issue.expected}". Choose another file.`;
-		case 'future-version':
-			return `${where}version ${issue.seen} was written by a newer Juntos; this one reads up to ${issue.newest}. Update Juntos, or export an older version.`;
-		case 'duplicate-id':
-			return `${where}"${issue.id}" stands twice. Give one of the two another id.`;
-		case 'unknown-id':
-			return `${where}"${issue.id}" is not among the ${issue.among}. Correct the id, or add what it names.`;
-		case 'use-window':
-			return `${where}a use needs 0 ≤ from < to ≤ ${issue.duration}, is ${issue.from} to ${issue.to}. Shorten the use or lengthen the task.`;
-		case 'no-such-mode':
-			return `${where}there is no mode ${issue.mode}: it has ${issue.count}, counted from 0. Choose one of those.`;
-		case 'two-options':
-			return `${where}task "${issue.task}" stands in another option too. Leave it in one of the two.`;
-		case 'out-of-order':
-			return `${where}${issue.what}. Put the smaller value first.`;
-		case 'too-many':
-			return `${where}${issue.seen} ${issue.what}, and there are ${issue.most}. Take some out.`;
-		case 'missing-station':
-			return `${where}"${issue.step}" (${issue.part}) needs ${issue.need}, and this kitchen has none. Add one to the kitchen, or choose another technique.`;
-		case 'never-done':
-			return `${where}"${issue.step}" (${issue.part}) never comes to that: ${issue.why}. Change the size, the heat or the doneness.`;
-		case 'missing-vessel':
-			return `${where}${issue.part} needs a ${issue.vessel}, and this kitchen has none. Add one to the kitchen, or leave the part out.`;
-		case 'other-kitchen':
-			return `${where}the meal is for the kitchen "${issue.wanted}", not "${issue.given}". Send that kitchen along, or change the meal's kitchen.`;
-		case 'steps-in-a-circle':
-			return `${where}${issue.steps.map((step) => `"${step}"`).join(' waits for ')} and so on, in a circle. Remove one of the waits.`;
-	}
-}
-
 /** A schema's own findings, as issues with their places. */
 export function issuesOf(error: z.ZodError): readonly Issue[] {
 	return error.issues.map((issue) => ({
 		code: 'shape',
 		path: issue.path.map((key) => (typeof key === 'number' ? key : String(key))),
-		detail: issue.message
+		detail: detailOf(issue)
 	}));
+}
+
+/** What each kind of value is called. */
+const kinds: Readonly<Record<string, string>> = {
+	string: 'a text',
+	number: 'a number',
+	int: 'a whole number',
+	boolean: 'true or false',
+	array: 'a list',
+	tuple: 'a list',
+	object: 'an object',
+	record: 'an object'
+};
+/** How the words of a schema begin where it has none of its own for the case. */
+const unworded = /^(Invalid|Too (big|small)|Unrecognized|Expected)/;
+const mostListed = 12;
+
+/** What is wrong with a value and how to mend it: the schema's own words, or those for the case. */
+function detailOf(issue: z.core.$ZodIssue): string {
+	const { message } = issue;
+	if (!unworded.test(message)) return message;
+	switch (issue.code) {
+		case 'invalid_type': {
+			const isMissing = message.endsWith('received undefined');
+			const wanted = kinds[issue.expected] ?? issue.expected;
+			return isMissing ? `is missing: give ${wanted}` : `must be ${wanted}; write it so`;
+		}
+		case 'too_small':
+		case 'too_big': {
+			const limit = issue.code === 'too_small' ? issue.minimum : issue.maximum;
+			const words = issue.code === 'too_small' ? 'at least' : 'at most';
+			const things: Readonly<Record<string, string>> = { string: ' characters', array: ' entries', set: ' entries' };
+			const bound = issue.inclusive === false ? `${issue.code === 'too_small' ? 'above' : 'below'} ` : `${words} `;
+			return things[issue.origin] === undefined
+				? `must be ${bound}${limit}`
+				: `must have ${words} ${limit}${things[issue.origin] ?? ''}`;
+		}
+		case 'invalid_value': {
+			const known = issue.values.slice(0, mostListed).map((v) => JSON.stringify(v));
+			const more = issue.values.length > mostListed ? ' …' : '';
+			return `must be ${known.length === 1 ? '' : 'one of '}${known.join(', ')}${more}`;
+		}
+		case 'unrecognized_keys': {
+			const keys = issue.keys.slice(0, mostListed).map((k) => `"${k.slice(0, 60)}"`);
+			return `has ${keys.length === 1 ? 'a field' : 'fields'} that nobody here knows: ${keys.join(', ')}; take it out, or correct its name`;
+		}
+		case 'invalid_union':
+			return issue.discriminator === undefined
+				? 'is none of the forms that it may have; see the schema'
+				: `needs a "${issue.discriminator}" that is known; see the schema`;
+		case 'not_multiple_of':
+			return `must be a multiple of ${issue.divisor}`;
+		case 'custom':
+		case 'invalid_element':
+		case 'invalid_format':
+		case 'invalid_key':
+			return 'cannot be used as it is; see the schema';
+	}
 }
 
 /** The ids that stand twice in a list, as issues. */

@@ -1,8 +1,8 @@
-// The browser's database: one store for each kind of record, upgraded step by step.
+// The browser's database: one store for each kind of record, one for the events of runs, upgraded step by step.
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** A value as it lies in its store; `revision` counts its saves, `savedAt` is in milliseconds since 1970. */
-interface StoredRecord {
+export interface StoredRecord {
 	readonly id: string;
 	readonly revision: number;
 	readonly savedAt: number;
@@ -19,14 +19,24 @@ export interface KeptRecord {
 	readonly keptAt: number;
 }
 
+/** An event of a run: only ever added. */
+interface StoredEvent {
+	/** `run/event`. */
+	readonly key: string;
+	readonly run: string;
+	readonly event: unknown;
+}
+
 interface Stores extends DBSchema {
 	meals: { key: string; value: StoredRecord };
 	kitchens: { key: string; value: StoredRecord };
 	runs: { key: string; value: StoredRecord };
 	techniques: { key: string; value: StoredRecord };
+	events: { key: string; value: StoredEvent; indexes: { run: string } };
 	kept: { key: string; value: KeptRecord };
 }
-export type RecordStore = 'meals' | 'kitchens' | 'runs' | 'techniques';
+const recordStores = ['meals', 'kitchens', 'runs', 'techniques'] as const;
+export type RecordStore = (typeof recordStores)[number];
 export type Database = IDBPDatabase<Stores>;
 type Upgrade = (db: Database) => void;
 
@@ -42,13 +52,16 @@ const upgrades: readonly Upgrade[] = [
 	},
 	(db) => {
 		db.createObjectStore('techniques', { keyPath: 'id' });
+	},
+	(db) => {
+		db.createObjectStore('events', { keyPath: 'key' }).createIndex('run', 'run');
 	}
 ];
 
 /** What went wrong with the storage of the browser. */
 export class DataError extends Error {
 	constructor(
-		readonly code: 'newer-database' | 'unavailable' | 'full',
+		readonly code: 'newer-database' | 'blocked' | 'damaged' | 'unavailable' | 'full',
 		cause: unknown
 	) {
 		super(dataErrors[code], { cause });
@@ -56,37 +69,82 @@ export class DataError extends Error {
 	}
 }
 
+const inMemory = 'Juntos plans and cooks on, but keeps nothing: export the meal to a file before you leave.';
 const dataErrors: Record<DataError['code'], string> = {
-	'newer-database':
-		'The data in this browser were written by a newer Juntos. Close its other tabs and reload; until then nothing is saved here.',
-	unavailable:
-		'This browser does not let Juntos keep data (a private window, perhaps). Export the meal to a file before you leave.',
-	full: 'The storage of this browser is full. Export the meal to a file, then free some space.'
+	'newer-database': `The data in this browser were written by a newer Juntos. Close its other tabs and reload. Until then ${inMemory}`,
+	blocked: `Another tab still holds the data of an older Juntos. Close all other tabs of Juntos and reload this one. Until then ${inMemory}`,
+	damaged: `The data in this browser are damaged: a part of the database is missing. ${inMemory}`,
+	unavailable: `This browser does not let Juntos keep data (a private window, perhaps). ${inMemory}`,
+	full: 'The storage of this browser is full: what you change now is not kept. Export the meal to a file, then free some space.'
 };
+
+/** What a failure of the database means. */
+export function dataErrorOf(cause: unknown): DataError {
+	if (cause instanceof DataError) return cause;
+	const name = cause instanceof Error ? cause.name : '';
+	const codes: Record<string, DataError['code']> = {
+		VersionError: 'newer-database',
+		QuotaExceededError: 'full',
+		NotFoundError: 'damaged'
+	};
+	return new DataError(codes[name] ?? 'unavailable', cause);
+}
+
+/** A tab that holds an older version is given so long to let go, milliseconds. */
+const patience = 2000;
 
 /**
  * Open the database, upgraded to `version`.
  *
- * @param onOutdated called when another tab needs a newer version; the database is closed by then
- * @throws {DataError} `newer-database` or `unavailable`
+ * @param onGone called when the database was closed from outside: a newer version in another tab, or by the browser
+ * @throws {DataError} `newer-database`, `blocked` (another tab does not let go), `damaged` (a store is missing), `unavailable`
  */
 export async function openDatabase(
-	onOutdated: () => void,
-	{ name = 'juntos', version = upgrades.length } = {}
+	onGone: (why: 'outdated' | 'terminated') => void,
+	{ name = 'juntos', version = upgrades.length, waits = patience } = {}
 ): Promise<Database> {
+	let giveUp: (error: DataError) => void = () => undefined;
+	const blocked = new Promise<never>((_, reject) => {
+		giveUp = reject;
+	});
+	let timer: ReturnType<typeof setTimeout> | undefined;
+	let isLate = false;
 	try {
-		const db: Database = await openDB<Stores>(name, version, {
+		const opening = openDB<Stores>(name, version, {
 			upgrade(open, from, to) {
 				for (const step of upgrades.slice(from, to ?? undefined)) step(open);
 			},
-			blocking: () => {
-				db.close();
-				onOutdated();
+			blocked: () => {
+				timer = setTimeout(() => {
+					isLate = true;
+					giveUp(new DataError('blocked', undefined));
+				}, waits);
+			},
+			blocking: (_, __, event) => {
+				(event.target as IDBDatabase).close();
+				onGone('outdated');
+			},
+			terminated: () => {
+				onGone('terminated');
 			}
 		});
-		return db;
+		// What opens after all, when nobody waits any more, would block others.
+		void opening.then(
+			(db) => {
+				if (isLate) db.close();
+			},
+			() => undefined
+		);
+		const db: Database = await Promise.race([opening, blocked]);
+		const lacks = version < upgrades.length ? [] : [...recordStores, 'events', 'kept'].filter((s) => !names(db).has(s));
+		if (lacks.length === 0) return db;
+		db.close();
+		throw new DataError('damaged', new Error(`no store ${lacks.join(', ')}`));
 	} catch (cause) {
-		const isNewer = cause instanceof Error && cause.name === 'VersionError';
-		throw new DataError(isNewer ? 'newer-database' : 'unavailable', cause);
+		throw dataErrorOf(cause);
+	} finally {
+		clearTimeout(timer);
 	}
 }
+
+const names = (db: Database): ReadonlySet<string> => new Set(db.objectStoreNames);

@@ -1,26 +1,36 @@
 // Reading and saving the records of one store: what cannot be read is kept aside, what another tab changed is not lost.
-import { wordIssue, type Read } from '../core/issues';
-import { DataError, type Database, type KeptRecord, type RecordStore } from './database';
+import type { Read } from '../core/issues';
+import { wordIssue } from '../core/words/issues';
+import { dataErrorOf, type Database, type KeptRecord, type RecordStore, type StoredRecord } from './database';
 
 interface Stored<T> {
 	readonly value: T;
 	readonly revision: number;
 }
 
-type Saved<T> =
+export type Saved<T> =
 	| { readonly ok: true; readonly revision: number }
 	/** Another tab has saved since: nothing was written. */
 	| { readonly ok: false; readonly theirs: Stored<T> };
 
+/** Every method throws a DataError where the database fails. */
 export interface Records<T> {
 	/** All records that can be read, and those that could not and were moved to `kept`. */
 	list(): Promise<{ readonly good: readonly Stored<T>[]; readonly kept: readonly KeptRecord[] }>;
-	/** One record, or `undefined` where there is none that can be read. */
+	/** One record, or `undefined` where there is none that can be read: then it is kept aside. */
 	get(id: string): Promise<Stored<T> | undefined>;
-	/** Save unless the stored revision is another than the one this value came from (0: a new record). */
+	/**
+	 * Save unless the stored revision is another than the one this value came from (0: a new record). What lies there and
+	 * cannot be read is kept aside first.
+	 */
 	save(value: T, from: number): Promise<Saved<T>>;
 	remove(id: string): Promise<void>;
+	/** Bring back what was kept aside, where it can be read now and nothing of its id is there. */
+	restore(kept: KeptRecord): Promise<Stored<T> | undefined>;
 }
+
+/** Reasons of one record that are told, at most. */
+const mostReasons = 20;
 
 /**
  * The records of one kind.
@@ -34,55 +44,103 @@ export function records<T extends { readonly id: string }>(
 	read: (data: unknown) => Read<T>,
 	now: () => number
 ): Records<T> {
-	const keep = async (record: { readonly id: string }, why: readonly string[]): Promise<KeptRecord> => {
-		const kept = { key: `${store}/${record.id}/${now()}`, store, record, why, keptAt: now() };
-		const transaction = db.transaction([store, 'kept'], 'readwrite');
-		await transaction.objectStore('kept').put(kept);
-		await transaction.objectStore(store).delete(record.id);
+	/** Whatever the database throws, as one kind of error. */
+	const guarded = async <R>(work: () => Promise<R>): Promise<R> => {
+		try {
+			return await work();
+		} catch (cause) {
+			throw dataErrorOf(cause);
+		}
+	};
+	const both = () => db.transaction([store, 'kept'], 'readwrite');
+	/** Move a record to `kept`, unless another tab has changed it meanwhile. */
+	const keep = async (record: StoredRecord, why: readonly string[]): Promise<KeptRecord | undefined> => {
+		const transaction = both();
+		const own = transaction.objectStore(store);
+		const current = await own.get(record.id);
+		const kept = current?.revision === record.revision ? keptOf(record, why) : undefined;
+		if (kept) {
+			await transaction.objectStore('kept').put(kept);
+			await own.delete(record.id);
+		}
 		await transaction.done;
 		return kept;
 	};
+	const keptOf = (record: StoredRecord, why: readonly string[]): KeptRecord => ({
+		key: `${store}/${record.id}/${now()}-${record.revision}`,
+		store,
+		record,
+		why,
+		keptAt: now()
+	});
+	const wordsOf = (result: Read<T>) => (result.ok ? [] : result.issues.slice(0, mostReasons).map(wordIssue));
 	return {
-		async list() {
-			const good: Stored<T>[] = [];
-			const kept: KeptRecord[] = [];
-			for (const record of await db.getAll(store)) {
+		list: () =>
+			guarded(async () => {
+				const good: Stored<T>[] = [];
+				const kept: KeptRecord[] = [];
+				for (const record of await db.getAll(store)) {
+					const result = read(record.value);
+					if (result.ok) good.push({ value: result.value, revision: record.revision });
+					else {
+						const aside = await keep(record, wordsOf(result));
+						if (aside) kept.push(aside);
+					}
+				}
+				return { good, kept };
+			}),
+		get: (id) =>
+			guarded(async () => {
+				const record = await db.get(store, id);
+				if (!record) return undefined;
 				const result = read(record.value);
-				if (result.ok) good.push({ value: result.value, revision: record.revision });
-				else kept.push(await keep(record, result.issues.map(wordIssue)));
-			}
-			return { good, kept };
-		},
-		async get(id) {
-			const record = await db.get(store, id);
-			const result = record && read(record.value);
-			return record && result?.ok ? { value: result.value, revision: record.revision } : undefined;
-		},
-		async save(value, from) {
-			try {
-				const transaction = db.transaction(store, 'readwrite');
-				const current = await transaction.store.get(value.id);
+				if (result.ok) return { value: result.value, revision: record.revision };
+				await keep(record, wordsOf(result));
+				return undefined;
+			}),
+		save: (value, from) =>
+			guarded(async () => {
+				const transaction = both();
+				const own = transaction.objectStore(store);
+				const current = await own.get(value.id);
 				const theirs = current && read(current.value);
 				if (current && theirs?.ok && current.revision !== from) {
 					await transaction.done;
 					return { ok: false, theirs: { value: theirs.value, revision: current.revision } };
 				}
+				if (current && theirs && !theirs.ok)
+					await transaction.objectStore('kept').put(keptOf(current, wordsOf(theirs)));
 				const revision = Math.max(from, current?.revision ?? 0) + 1;
-				await transaction.store.put({ id: value.id, revision, savedAt: now(), value });
+				await own.put({ id: value.id, revision, savedAt: now(), value });
 				await transaction.done;
 				return { ok: true, revision };
-			} catch (cause) {
-				const isFull = cause instanceof Error && cause.name === 'QuotaExceededError';
-				throw new DataError(isFull ? 'full' : 'unavailable', cause);
-			}
-		},
-		async remove(id) {
-			await db.delete(store, id);
-		}
+			}),
+		remove: (id) => guarded(() => db.delete(store, id)),
+		restore: (kept) =>
+			guarded(async () => {
+				const record = kept.record as Partial<StoredRecord> | null;
+				const result = read(record?.value);
+				if (kept.store !== store || !result.ok) return undefined;
+				const { value } = result;
+				const transaction = both();
+				const own = transaction.objectStore(store);
+				const revision = (record?.revision ?? 0) + 1;
+				const isFree = (await own.get(value.id)) === undefined;
+				if (isFree) {
+					await own.put({ id: value.id, revision, savedAt: now(), value });
+					await transaction.objectStore('kept').delete(kept.key);
+				}
+				await transaction.done;
+				return isFree ? { value, revision } : undefined;
+			})
 	};
 }
 
-/** Everything that was ever kept aside, newest first. */
+/** Everything that was ever kept aside, newest first. Throws a DataError where the database fails. */
 export async function keptRecords(db: Database): Promise<readonly KeptRecord[]> {
-	return (await db.getAll('kept')).sort((a, b) => b.keptAt - a.keptAt);
+	try {
+		return (await db.getAll('kept')).sort((a, b) => b.keptAt - a.keptAt);
+	} catch (cause) {
+		throw dataErrorOf(cause);
+	}
 }

@@ -1,8 +1,9 @@
-// Word between open tabs that a record was saved.
+// Word between open tabs that something was saved.
 import type { RecordStore } from './database';
 
 export interface SavedNews {
-	readonly store: RecordStore;
+	/** `events`: those of the run named by `id`. */
+	readonly store: RecordStore | 'events';
 	readonly id: string;
 	readonly revision: number;
 }
@@ -12,9 +13,14 @@ export interface Tabs {
 	close(): void;
 }
 
-/** Listen to the other tabs, and tell them. */
+/** Listen to the other tabs, and tell them; alone where the browser has no channel between tabs. */
 export function openTabs(onNews: (news: SavedNews) => void): Tabs {
-	const channel = new BroadcastChannel('juntos');
+	let channel: BroadcastChannel;
+	try {
+		channel = new BroadcastChannel('juntos');
+	} catch {
+		return { tell: () => undefined, close: () => undefined };
+	}
 	channel.onmessage = ({ data }: MessageEvent<SavedNews>) => {
 		onNews(data);
 	};

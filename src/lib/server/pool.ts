@@ -1,4 +1,5 @@
-// Threads for the routes' searches: so many at a time, so many that wait, none for longer than its deadline.
+// Threads for the routes' searches. Plans and long searches have threads of their own, so that none of these keeps a cook
+// waiting; who waits is served in turn, client by client; nobody's search goes on when they have gone or its time is up.
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -6,18 +7,22 @@ import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { PlanOutcome } from '../core/plan/plan-meal';
 import type { Schedule } from '../core/plan/problem';
+import { FairQueue } from './fair-queue';
 import type { Job, PlanJob, SolveJob } from './search-thread';
 import source from './search-thread.ts?thread';
 
-/** Requests that may wait for a thread. */
+/** Requests that may wait, in all and of one client. */
 const longestQueue = 32;
-/** Beyond its own time a search may wait so long for its thread, and for its last slice, milliseconds. */
-const grace = 10_000;
-/** An idle thread ends after this, milliseconds. */
-const idle = 60_000;
+const share = 8;
+/** Who might wait longer for a thread is told at once to come back, milliseconds. */
+const longestWait = 15_000;
+/** A search that was told to end ends with its slice of work; after this its thread is ended, milliseconds. */
+const grace = 2000;
+/** A thread that needs more is ended, megabytes. */
+const memory = 400;
 
-/** Why there is no answer: too many wait already, it waited too long, or nobody wants it any more. */
-type Refusal = 'busy' | 'late' | 'gone';
+/** Why there is no answer: too much waits already, this client has its share, it did not end in time, nobody wants it any more. */
+export type Refusal = 'full' | 'share' | 'late' | 'gone' | 'too-much';
 
 export class PoolError extends Error {
 	constructor(
@@ -29,37 +34,64 @@ export class PoolError extends Error {
 	}
 }
 
-let threads: Piscina<Job, Schedule | PlanOutcome> | undefined;
+type Kind = Job['kind'];
+interface Pool {
+	readonly threads: Piscina<Job, Schedule | PlanOutcome>;
+	readonly queue: FairQueue;
+}
 
-function pool(): Piscina<Job, Schedule | PlanOutcome> {
-	if (threads) return threads;
+const pools = new Map<Kind, Pool>();
+let file: string | undefined;
+
+function poolFor(kind: Kind): Pool {
+	const known = pools.get(kind);
+	if (known) return known;
 	// Threads are started from files; the server may have been bundled and moved, so it brings its own.
-	const filename = join(mkdtempSync(join(tmpdir(), 'juntos-')), 'search.mjs');
-	writeFileSync(filename, source);
-	threads = new Piscina({
-		filename,
-		maxThreads: Math.max(1, availableParallelism() - 1),
-		minThreads: 0,
-		idleTimeout: idle
-	});
-	return threads;
+	if (file === undefined) {
+		file = join(mkdtempSync(join(tmpdir(), 'juntos-')), 'search.mjs');
+		writeFileSync(file, source);
+	}
+	const count = Math.max(1, availableParallelism() - 1);
+	const pool = {
+		threads: new Piscina<Job, Schedule | PlanOutcome>({
+			filename: file,
+			// As many at all times: a thread that was ended is replaced at once.
+			minThreads: count,
+			maxThreads: count,
+			resourceLimits: { maxOldGenerationSizeMb: memory }
+		}),
+		queue: new FairQueue({ slots: count, longest: longestQueue, share, wait: longestWait })
+	};
+	pools.set(kind, pool);
+	return pool;
+}
+
+/** Whose search it is, and until when it is wanted. */
+export interface Asker {
+	readonly client: string;
+	readonly signal: AbortSignal;
 }
 
 /**
- * Solve in a thread. `signal` ends it at once, and the thread with it.
+ * Solve in a thread.
  *
  * @param onBetter called with each better answer as it is found
  * @throws {PoolError}
  */
 export async function solveInPool(
-	job: Omit<SolveJob, 'kind' | 'port'>,
-	signal: AbortSignal,
+	job: Omit<SolveJob, 'kind' | 'port' | 'stop'>,
+	asker: Asker,
 	onBetter?: (schedule: Schedule) => void
 ): Promise<Schedule> {
 	const { port1, port2 } = new MessageChannel();
 	port1.on('message', (schedule: Schedule) => onBetter?.(schedule));
 	try {
-		return (await runJob({ ...job, kind: 'solve', port: port2 }, signal)) as Schedule;
+		return (await runJob(
+			(stop) => ({ ...job, stop, kind: 'solve', port: port2 }),
+			'solve',
+			job.time,
+			asker
+		)) as Schedule;
 	} finally {
 		port1.close();
 	}
@@ -70,20 +102,53 @@ export async function solveInPool(
  *
  * @throws {PoolError}
  */
-export async function planInPool(job: Omit<PlanJob, 'kind'>, signal: AbortSignal): Promise<PlanOutcome> {
-	return (await runJob({ ...job, kind: 'plan' }, signal)) as PlanOutcome;
+export async function planInPool(job: Omit<PlanJob, 'kind' | 'stop'>, asker: Asker): Promise<PlanOutcome> {
+	return (await runJob((stop) => ({ ...job, stop, kind: 'plan' }), 'plan', job.time, asker)) as PlanOutcome;
 }
 
-async function runJob(job: Job, signal: AbortSignal): Promise<Schedule | PlanOutcome> {
-	// The pool's own limit only holds while it has no thread that is warm.
-	if (pool().queueSize >= longestQueue) throw new PoolError('busy', undefined);
-	const deadline = AbortSignal.timeout(job.time + grace);
-	const transferList = job.kind === 'solve' && job.port ? [job.port] : [];
+async function runJob(
+	jobFor: (stop: Int32Array) => Job,
+	kind: Kind,
+	time: number,
+	{ client, signal }: Asker
+): Promise<Schedule | PlanOutcome> {
+	const { threads, queue } = poolFor(kind);
+	const answer = await queue.run(client, time, signal, () =>
+		runInThread(threads, jobFor(new Int32Array(new SharedArrayBuffer(4))), signal)
+	);
+	if (answer === 'gone') throw new PoolError('gone', undefined);
+	if (answer === 'full' || answer === 'share') throw new PoolError(answer, undefined);
+	return answer;
+}
+
+/** Run a job; where nobody wants it any more it is told to end, and where it does not, its thread is ended. */
+async function runInThread(threads: Pool['threads'], job: Job, signal: AbortSignal): Promise<Schedule | PlanOutcome> {
+	const kill = new AbortController();
+	let timer = setTimeout(() => {
+		kill.abort();
+	}, job.time + grace);
+	const stop = () => {
+		Atomics.store(job.stop, 0, 1);
+		clearTimeout(timer);
+		timer = setTimeout(() => {
+			kill.abort();
+		}, grace);
+	};
+	signal.addEventListener('abort', stop, { once: true });
 	try {
-		return await pool().run(job, { signal: AbortSignal.any([signal, deadline]), transferList });
+		const transferList = job.kind === 'solve' && job.port ? [job.port] : [];
+		const answer = await threads.run(job, { signal: kill.signal, transferList });
+		if (signal.aborted) throw new PoolError('gone', undefined);
+		return answer;
 	} catch (cause) {
+		if (cause instanceof PoolError) throw cause;
 		if (signal.aborted) throw new PoolError('gone', cause);
-		if (deadline.aborted) throw new PoolError('late', cause);
+		if (kill.signal.aborted) throw new PoolError('late', cause);
+		if (cause instanceof Error && 'code' in cause && cause.code === 'ERR_WORKER_OUT_OF_MEMORY')
+			throw new PoolError('too-much', cause);
 		throw cause;
+	} finally {
+		clearTimeout(timer);
+		signal.removeEventListener('abort', stop);
 	}
 }

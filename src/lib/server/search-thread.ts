@@ -12,6 +12,8 @@ export interface SolveJob {
 	readonly budget: number;
 	/** Time to spend from when the thread begins, milliseconds. */
 	readonly time: number;
+	/** Set to 1, it ends with its slice of work; shared. */
+	readonly stop: Int32Array;
 	/** Where better answers are told as they are found. */
 	readonly port?: MessagePort | undefined;
 }
@@ -20,6 +22,7 @@ export interface PlanJob {
 	readonly kind: 'plan';
 	readonly request: PlanRequest;
 	readonly time: number;
+	readonly stop: Int32Array;
 }
 
 export type Job = SolveJob | PlanJob;
@@ -27,26 +30,27 @@ export type Job = SolveJob | PlanJob;
 /** The best that was found: of a plan, what it came to, or the best plan when time was up. */
 export default function run(job: Job): Schedule | PlanOutcome {
 	const ends = performance.now() + job.time;
-	return job.kind === 'solve' ? solveUntil(job, ends) : planUntil(job, ends);
+	const isOver = () => performance.now() >= ends || Atomics.load(job.stop, 0) === 1;
+	return job.kind === 'solve' ? solveUntil(job, isOver) : planUntil(job, isOver);
 }
 
-function solveUntil({ problem, seed, budget, port }: SolveJob, ends: number): Schedule {
+function solveUntil({ problem, seed, budget, port }: SolveJob, isOver: () => boolean): Schedule {
 	const search = solve(problem, { seed, budget });
 	for (;;) {
 		const step = search.next(undefined);
 		if (step.done) return step.value;
 		if (step.value.improved) port?.postMessage(step.value.schedule);
-		if (performance.now() >= ends) return step.value.schedule;
+		if (isOver()) return step.value.schedule;
 	}
 }
 
-function planUntil({ request }: PlanJob, ends: number): PlanOutcome {
+function planUntil({ request }: PlanJob, isOver: () => boolean): PlanOutcome {
 	const search = planMeal(request);
 	let best: Plan | undefined;
 	for (;;) {
 		const step = search.next(undefined);
 		if (step.done) return step.value;
 		best = step.value.plan ?? best;
-		if (performance.now() >= ends) return best ? { kind: 'plan', plan: best, moved: [] } : { kind: 'unknown' };
+		if (isOver()) return best ? { kind: 'plan', plan: best, moved: [] } : { kind: 'unknown' };
 	}
 }

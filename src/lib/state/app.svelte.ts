@@ -1,29 +1,39 @@
 // What the application holds now: meals, kitchens, the plan; the only place where core, data and workers meet.
 import { createContext } from 'svelte';
-import { readFile, writeFile } from '../core/formats/juntos/juntos';
-import { wordIssue } from '../core/issues';
+import { readFile, writeFile, writeTechnique } from '../core/formats/juntos/juntos';
+import type { Issue } from '../core/issues';
+import { wordIssue } from '../core/words/issues';
 import { demoKitchens, demoMeals } from '../core/library/demo';
 import type { Kitchen } from '../core/model/kitchen';
+import { freeId } from '../core/model/edit-meal';
 import { shelfOf, techniquesFor, withNamedOwn, withOwn, type Meal } from '../core/model/meal';
 import type { Plan } from '../core/model/plan';
 import type { Technique } from '../core/model/technique';
-import type { WhatIf } from '../core/plan/what-if/what-if';
+import type { WhatIf } from '../core/plan/advise/what-if';
+import type { Run } from '../core/run/events';
 import { DataError, type KeptRecord } from '../data/database';
-import type { Records } from '../data/records';
+import { Saver, type Clash } from '../data/saver';
 import { openTabs, type SavedNews, type Tabs } from '../data/tabs';
+import { startPlanner, type PlannerClient } from '../workers/client';
 import { History } from './history.svelte';
-import { Ledger } from './ledger';
 import { MeasureChoice } from './measure.svelte';
 import { Notices } from './notices.svelte';
 import { Planning } from './planning.svelte';
+import { runKeeping } from './run-keeping';
+import { recall, remember } from './small-store';
 import { openStore, type Store } from './store';
 import { shown, type Table } from './table';
 
 type Kind = 'meals' | 'kitchens' | 'techniques';
 type Kept = Meal | Kitchen | Technique;
+const kinds = ['techniques', 'meals', 'kitchens'] as const satisfies readonly Kind[];
 
 /** Saving waits this long for the next keystroke, milliseconds. */
 const calm = 250;
+/** A larger file is not one of ours, bytes. */
+const largest = 2_000_000;
+/** So many things that are wrong with a file are told. */
+const mostTold = 4;
 const openKey = 'juntos-open-meal';
 
 const nothing: ReadonlyMap<string, Technique> = shelfOf([], []);
@@ -36,7 +46,11 @@ export class App {
 	/** Records that could not be read, kept aside. */
 	kept: readonly KeptRecord[] = $state.raw([]);
 	/** Another tab saved what this one changed too. */
-	clash: { readonly kind: Kind; readonly theirs: Kept; readonly revision: number } | undefined = $state.raw();
+	private clashes: readonly Clash<Kind | 'runs', Kept | Run>[] = $state.raw([]);
+	readonly clash: { readonly name: string } | undefined = $derived.by(() => {
+		const [first] = this.clashes;
+		return first && 'name' in first.theirs ? { name: first.theirs.name } : undefined;
+	});
 	/** `true` once the browser's data are here. */
 	isReady = $state(false);
 
@@ -51,13 +65,17 @@ export class App {
 	readonly kitchen: Kitchen = $derived.by(() => found(this.history.now.kitchens, this.meal.kitchen));
 
 	private store: Store | undefined;
+	private saver: Saver<Kind | 'runs', Kept | Run> | undefined;
+	private keeping: ReturnType<typeof runKeeping> | undefined;
 	private tabs: Tabs | undefined;
-	private readonly ledger = new Ledger<Kept>();
 	private timer: ReturnType<typeof setTimeout> | undefined;
 
-	/** @param plan the demo meal's, made when the page was built */
-	constructor(plan: Plan) {
-		this.planning = new Planning(plan);
+	/**
+	 * @param plan the demo meal's, made when the page was built
+	 * @param start starts the planner in its workers
+	 */
+	constructor(plan: Plan, start: () => PlannerClient = startPlanner) {
+		this.planning = new Planning(plan, () => this.measure.now, start);
 		this.history = new History<Table>({ meals: demoMeals, kitchens: demoKitchens, techniques: [], open: plan.meal });
 	}
 
@@ -66,15 +84,14 @@ export class App {
 		this.measure.start();
 		({ library: this.library } = await import('../core/library/library'));
 		try {
-			this.store = await openStore(
-				() => {
-					this.notices.warn('A newer Juntos is open in another tab. Reload this one: until then it saves nothing.');
-					this.store = undefined;
+			const store = await openStore(
+				(why) => {
+					this.closeStore(why);
 				},
 				() => this.shelf
 			);
-			this.tabs = openTabs((news) => void this.hear(news));
-			await this.load(this.store);
+			this.openWith(store);
+			await this.load(store);
 		} catch (error) {
 			if (!(error instanceof DataError)) throw error;
 			this.notices.warn(error.message);
@@ -82,10 +99,56 @@ export class App {
 		this.isReady = true;
 	}
 
+	/** Save and listen from now on. */
+	private openWith(store: Store): void {
+		this.store = store;
+		const warn = (error: DataError) => {
+			this.notices.warn(error.message);
+		};
+		const tabs = openTabs((news) => void this.hear(news));
+		this.tabs = tabs;
+		// Each store takes its own kind only, which a table of all of them cannot say.
+		const stores = store as unknown as ConstructorParameters<typeof Saver<Kind | 'runs', Kept | Run>>[0];
+		const saver = new Saver<Kind | 'runs', Kept | Run>(stores, {
+			onSaved: (kind, id, revision) => {
+				tabs.tell({ store: kind, id, revision });
+			},
+			onClash: (clash) => {
+				// Of one run the log is kept apart: the head is its plan and its clock, and the newer one holds.
+				if (clash.kind === 'runs') saver.settle(clash, 'mine');
+				else this.clashes = [...this.clashes, clash];
+			},
+			onError: warn
+		});
+		this.saver = saver;
+		this.keeping = runKeeping(
+			store,
+			(run, revision) => {
+				if (revision === undefined) saver.put('runs', run);
+				else saver.note('runs', run, revision);
+			},
+			(run) => {
+				tabs.tell({ store: 'events', id: run, revision: 0 });
+			},
+			warn
+		);
+	}
+
+	private closeStore(why: 'outdated' | 'terminated'): void {
+		this.notices.warn(
+			why === 'outdated'
+				? 'A newer Juntos is open in another tab. Reload this one: until then it saves nothing.'
+				: 'The browser has closed its storage: nothing is saved until this page is loaded again. Export the meal to a file first.'
+		);
+		this.store = undefined;
+		this.saver = undefined;
+		this.keeping = undefined;
+	}
+
 	/** Save what waits to be saved: the page may be gone in a moment. */
 	flush(): void {
 		clearTimeout(this.timer);
-		void this.save();
+		this.save();
 	}
 
 	stop(): void {
@@ -94,8 +157,9 @@ export class App {
 		this.planning.close();
 	}
 
+	/** How runs are kept; `undefined` where the browser keeps nothing. */
 	get runs() {
-		return this.store?.runs;
+		return this.keeping;
 	}
 
 	/** Change the open meal; can be undone. */
@@ -162,42 +226,62 @@ export class App {
 		};
 	}
 
+	/** A technique as the text of a file. */
+	exportTechnique(technique: Technique): { readonly name: string; readonly text: string } {
+		return { name: `${technique.id}.juntos.json`, text: writeTechnique(technique) };
+	}
+
 	/** Take in a file; what is wrong with it is said, and nothing changes. */
-	importFile(name: string, text: string): void {
-		const read = readFile(text, this.shelf);
-		if (!read.ok) {
-			const [first, ...more] = read.issues.map(wordIssue);
-			const rest =
-				more.length === 0 ? [] : [...more.slice(0, 3), ...(more.length > 3 ? [`… and ${more.length - 3} more.`] : [])];
-			this.notices.warn(`“${name}” was not imported; nothing has changed.`, [first ?? '', ...rest]);
+	async importFile(file: File): Promise<void> {
+		const { name, size } = file;
+		const refuse = (issues: readonly Issue[]) => {
+			const [first, ...more] = issues.slice(0, mostTold).map(wordIssue);
+			const rest = issues.length > mostTold ? [`… and ${issues.length - mostTold} more.`] : [];
+			this.notices.warn(`“${name}” was not imported; nothing has changed.`, [first ?? '', ...more, ...rest]);
+		};
+		if (size > largest) {
+			refuse([{ code: 'too-large', path: [], bytes: size, most: largest }]);
 			return;
 		}
-		const { meal, kitchen } = read.value;
+		const read = readFile(await file.text(), this.shelf);
+		if (!read.ok) {
+			refuse(read.issues);
+			return;
+		}
+		const { meal, kitchen, technique } = read.value;
 		const { meals, kitchens, techniques, open } = this.history.now;
-		const allKitchens = kitchen ? merged(kitchens, [kitchen]) : kitchens;
-		if (meal && !allKitchens.some((k) => k.id === meal.kitchen)) {
+		const own = kitchen && kitchens.find((k) => k.id === kitchen.id);
+		// A kitchen that is there and differs stays as it is: other meals are cooked in it.
+		const taken = kitchen && own && !same(own, kitchen) ? withFreeId(kitchen, kitchens) : kitchen;
+		const allKitchens = taken ? merged(kitchens, [taken]) : kitchens;
+		const moved = meal && taken && meal.kitchen === kitchen?.id ? { ...meal, kitchen: taken.id } : meal;
+		if (moved && !allKitchens.some((k) => k.id === moved.kitchen)) {
 			this.notices.warn(`“${name}” was not imported; nothing has changed.`, [
-				`kitchen: "${meal.kitchen}" is not among your kitchens. Import that kitchen first, or a file that holds both.`
+				`kitchen: "${moved.kitchen}" is not among your kitchens. Import that kitchen first, or a file that holds both.`
 			]);
 			return;
 		}
 		this.change({
-			meals: meal ? merged(meals, [meal]) : meals,
+			meals: moved ? merged(meals, [moved]) : meals,
 			kitchens: allKitchens,
-			techniques,
-			open: meal?.id ?? open
+			techniques: technique ? merged(techniques, [technique]) : techniques,
+			open: moved?.id ?? open
 		});
-		this.notices.say(`“${name}” is here. Undo takes it out again.`);
+		const beside = taken !== kitchen && taken ? ` Its kitchen is here beside yours, as “${taken.name}”.` : '';
+		this.notices.say(`“${name}” is here.${beside} Undo takes it out again.`);
 	}
 
-	/** End a clash: keep what this tab has, or take what the other one saved. */
-	async settleClash(keep: 'mine' | 'theirs'): Promise<void> {
-		const { clash } = this;
-		if (!clash) return;
-		this.clash = undefined;
-		this.ledger.note(key(clash.kind, clash.theirs.id), clash.revision);
-		if (keep === 'theirs') this.adopt(clash.kind, clash.theirs, clash.revision);
-		await this.save();
+	/** End a clash: keep what this tab has, or take what the other one saved. Undo brings the other of the two. */
+	settleClash(keep: 'mine' | 'theirs'): void {
+		const [clash, ...others] = this.clashes;
+		if (!clash || clash.kind === 'runs') return;
+		this.clashes = others;
+		this.saver?.settle(clash, keep);
+		const mine = this.history.now;
+		const theirs = withRecord(mine, clash.kind, clash.theirs as Kept);
+		this.history.push(theirs);
+		if (keep === 'mine') this.history.push(mine);
+		this.settle();
 	}
 
 	private change(table: Table): void {
@@ -207,10 +291,12 @@ export class App {
 
 	/** After any change: plan, and save when it gets calm. */
 	private settle(): void {
-		localStorage.setItem(openKey, this.history.now.open);
+		remember(openKey, this.history.now.open);
 		this.replan();
 		clearTimeout(this.timer);
-		this.timer = setTimeout(() => void this.save(), calm);
+		this.timer = setTimeout(() => {
+			this.save();
+		}, calm);
 	}
 
 	private replan(): void {
@@ -218,7 +304,11 @@ export class App {
 	}
 
 	private async load(store: Store): Promise<void> {
-		// Techniques first: meals name them.
+		// Techniques first: meals name them. What was kept aside may be read by this version.
+		for (const record of await store.kept()) {
+			if (!(await store[record.store].restore(record))) continue;
+			this.notices.say('A record that was kept aside can be read again, and is back.');
+		}
 		const techniques = await store.techniques.list();
 		this.history.reset({ ...this.history.now, techniques: techniques.good.map((t) => t.value) });
 		const [meals, kitchens] = [await store.meals.list(), await store.kitchens.list()];
@@ -236,10 +326,10 @@ export class App {
 		] as const;
 		for (const [kind, list] of read) {
 			for (const { value, revision } of list) {
-				this.ledger.note(key(kind, value.id), revision, value);
+				this.saver?.note(kind, value, revision);
 			}
 		}
-		const open = localStorage.getItem(openKey) ?? this.history.now.open;
+		const open = recall(openKey) ?? this.history.now.open;
 		const table = {
 			meals: isNew
 				? demoMeals
@@ -256,7 +346,7 @@ export class App {
 		const isThere = shown(table.meals).some((m) => m.id === open);
 		const before = this.history.now;
 		this.history.reset({ ...table, open: isThere ? open : (shown(table.meals)[0]?.id ?? before.open) });
-		await this.save();
+		this.save();
 		const isSame =
 			same(this.meal, found(before.meals, before.open)) &&
 			same(
@@ -267,54 +357,52 @@ export class App {
 	}
 
 	/** Save what differs from what lies in the database. */
-	private async save(): Promise<void> {
-		const { store } = this;
-		if (!store || this.clash) return;
-		const { meals, kitchens, techniques } = this.history.now;
-		try {
-			for (const technique of techniques) await this.saveOne('techniques', store.techniques, technique);
-			for (const meal of meals) await this.saveOne('meals', store.meals, meal);
-			for (const kitchen of kitchens) await this.saveOne('kitchens', store.kitchens, kitchen);
-		} catch (error) {
-			if (!(error instanceof DataError)) throw error;
-			this.notices.warn(error.message);
-		}
-	}
-
-	private async saveOne<T extends Kept>(kind: Kind, records: Records<T>, value: T): Promise<void> {
-		const id = key(kind, value.id);
-		if (this.ledger.holds(id, value) || this.clash) return;
-		const result = await records.save(value, this.ledger.revision(id));
-		if (!result.ok) {
-			this.clash = { kind, theirs: result.theirs.value, revision: result.theirs.revision };
-			return;
-		}
-		this.ledger.note(id, result.revision, value);
-		this.tabs?.tell({ store: kind, id: value.id, revision: result.revision });
+	private save(): void {
+		for (const kind of kinds) for (const value of this.history.now[kind]) this.saver?.put(kind, value);
+		this.saver?.retry();
 	}
 
 	/** Another tab has saved: take it over, unless it changed what this tab has changed and not yet saved. */
 	private async hear({ store: kind, id, revision }: SavedNews): Promise<void> {
-		const { store } = this;
-		if (!store || kind === 'runs' || this.ledger.revision(key(kind, id)) >= revision) return;
-		const list: readonly Kept[] = this.history.now[kind];
-		const mine = list.find((x) => x.id === id);
-		if (mine && !this.ledger.holds(key(kind, id), mine)) return;
-		const theirs = await store[kind].get(id);
-		if (!theirs) return;
-		this.adopt(kind, theirs.value, theirs.revision);
+		const { store, saver } = this;
+		if (!store || !saver) return;
+		if (kind === 'events') this.keeping?.hear('events', id);
+		else if (kind === 'runs') this.keeping?.hear('head', id);
+		else if (saver.revision(kind, id) < revision) {
+			const list: readonly Kept[] = this.history.now[kind];
+			const mine = list.find((x) => x.id === id);
+			if (mine && !saver.holds(kind, mine)) return;
+			try {
+				const theirs = await store[kind].get(id);
+				if (theirs) this.adopt(kind, theirs.value, theirs.revision);
+			} catch (error) {
+				if (!(error instanceof DataError)) throw error;
+				this.notices.warn(error.message);
+			}
+		}
 	}
 
 	private adopt(kind: Kind, theirs: Kept, revision: number): void {
-		this.ledger.note(key(kind, theirs.id), revision, theirs);
-		const { now } = this.history;
-		this.history.push({ ...now, [kind]: merged<{ id: string }>(now[kind], [theirs]) });
+		this.saver?.note(kind, theirs, revision);
+		this.history.push(withRecord(this.history.now, kind, theirs));
 		this.notices.say(`“${theirs.name}” was changed in another tab, and is now the same here.`);
 		this.replan();
 	}
 }
 
-const key = (kind: Kind, id: string) => `${kind}/${id}`;
+/** The table with a record in place of that of the same id. */
+function withRecord(table: Table, kind: Kind, record: Kept): Table {
+	return { ...table, [kind]: merged<{ id: string }>(table[kind], [record]) };
+}
+
+/** The same under an id, and a name, that nothing else has. */
+function withFreeId(kitchen: Kitchen, kitchens: readonly Kitchen[]): Kitchen {
+	const id = freeId(
+		kitchens.map((k) => k.id),
+		kitchen.id
+	);
+	return { ...kitchen, id, name: `${kitchen.name}, from a file`.slice(0, 80) };
+}
 
 function found<T extends { readonly id: string }>(list: readonly T[], id: string): T {
 	const value = list.find((x) => x.id === id) ?? list[0];

@@ -1,5 +1,6 @@
-// How the cook likes to measure; kept in the browser.
+// How the cook likes to measure; remembered by the browser.
 import { measures, type Measure } from '../core/units/amount';
+import { recall, remember } from './small-store';
 
 const key = 'juntos-measure';
 
@@ -8,12 +9,12 @@ export class MeasureChoice {
 
 	/** Take up what was chosen before; in the browser only. */
 	start(): void {
-		const kept = localStorage.getItem(key);
+		const kept = recall(key);
 		this.now = measures.find((m) => m === kept) ?? 'metric';
 	}
 
 	choose(measure: Measure): void {
 		this.now = measure;
-		localStorage.setItem(key, measure);
+		remember(key, measure);
 	}
 }

@@ -1,9 +1,14 @@
 // The plan of what is on the table now: asked of the worker at each change, replaced as better ones come.
-import { wordIssue, type Issue } from '../core/issues';
+import type { Issue } from '../core/issues';
+import { wordBreach, wordChange, wordConflict, wordEffect } from '../core/words/advice';
+import { wordIssue } from '../core/words/issues';
+import { inUnits } from '../core/words/quantities';
+import { speakPlan, type SpokenPlan } from '../core/words/speak';
+import type { Measure } from '../core/units/amount';
 import type { Plan } from '../core/model/plan';
-import type { Slack } from '../core/plan/explain/slack';
-import type { Cure } from '../core/plan/what-if/cures';
-import type { WhatIf } from '../core/plan/what-if/what-if';
+import type { Slack } from '../core/plan/why/slack';
+import type { Cure } from '../core/plan/advise/cures';
+import type { WhatIf } from '../core/plan/advise/what-if';
 import type { Standing } from '../core/plan/replan';
 import { usualBudget, usualSeed } from '../core/plan/effort';
 import type { PlanRequest } from '../core/plan/plan-meal';
@@ -19,6 +24,10 @@ const wordHere = (issue: Issue) => wordIssue({ ...issue, path: [] });
 
 type What = Pick<PlanRequest, 'meal' | 'kitchen' | 'techniques'>;
 
+/** A cure, or a change that would help, with its words. */
+export type SpokenCure = Cure & { readonly say: string };
+export type SpokenWhatIf = WhatIf & { readonly say: string; readonly wordedEffect: string };
+
 export class Planning {
 	/** The best plan so far; of the meal before, while there is none of this one. */
 	plan: Plan;
@@ -27,42 +36,70 @@ export class Planning {
 	isWorking = $state(false);
 	/** Share of the work done, 0 to 1. */
 	spent = $state(0);
-	/** Why there is no plan, in sentences. */
-	problems: readonly string[] = $state.raw([]);
+	/** Why there is no plan, in metric sentences. */
+	private reasons: readonly string[] = $state.raw([]);
+	/** The same in the cook's units, each once. */
+	readonly problems: readonly string[] = $derived.by(() =>
+		this.reasons.filter((r, i) => this.reasons.indexOf(r) === i).map((r) => this.inOwn(r))
+	);
+	/** The plan in words, in the cook's units. */
+	readonly spoken: SpokenPlan = $derived.by(() => speakPlan(this.plan, this.measure()));
 
+	private foundCures: readonly Cure[] = $state.raw([]);
 	/** Which promise might be broken, where there is no plan that keeps them all; each a plan that was found. */
-	cures: readonly Cure[] = $state.raw([]);
+	readonly cures: readonly SpokenCure[] = $derived.by(() =>
+		this.foundCures.map((cure) => ({ ...cure, say: this.inOwn(wordBreach(cure.breach)) }))
+	);
 	/** How much later each step may be, services unmoved, as far as it is known: seconds by step. */
 	slack: Readonly<Record<string, Slack>> = $state.raw({});
 
+	private foundWhatIfs: readonly WhatIf[] | undefined = $state.raw();
 	/** What would help the plan that is shown, the best first; `undefined` where nobody asked. */
-	whatIfs: readonly WhatIf[] | undefined = $state.raw();
+	readonly whatIfs: readonly SpokenWhatIf[] | undefined = $derived.by(() =>
+		this.foundWhatIfs?.map((found) => ({
+			...found,
+			say: this.inOwn(wordChange(found.what)),
+			wordedEffect: this.inOwn(wordEffect(found.effect))
+		}))
+	);
 	isTrying = $state(false);
 
 	private planner: PlannerClient | undefined;
 	private latest = 0;
 
-	constructor(plan: Plan) {
+	/**
+	 * @param measure how the cook likes to measure
+	 * @param start starts the planner in its workers
+	 */
+	constructor(
+		plan: Plan,
+		private readonly measure: () => Measure,
+		private readonly start: () => PlannerClient = startPlanner
+	) {
 		this.plan = $state.raw(plan);
+	}
+
+	private inOwn(text: string): string {
+		return inUnits(text, this.measure());
 	}
 
 	/** Plan this; an older request is dropped. */
 	async ask(what: What): Promise<void> {
 		const mine = ++this.latest;
 		this.isCurrent = false;
-		this.whatIfs = undefined;
+		this.foundWhatIfs = undefined;
 		this.isTrying = false;
-		this.cures = [];
+		this.foundCures = [];
 		this.slack = {};
 		this.isWorking = true;
 		this.spent = 0;
 		const adopt = (plan: Plan) => {
 			this.plan = plan;
 			this.isCurrent = true;
-			this.problems = [];
+			this.reasons = [];
 		};
 		try {
-			this.planner ??= startPlanner();
+			this.planner ??= this.start();
 			const answer = await this.planner.plan({ ...what, seed: usualSeed, budget: usualBudget }, ({ plan, spent }) => {
 				if (mine !== this.latest) return;
 				this.spent = spent;
@@ -74,14 +111,14 @@ export class Planning {
 					adopt(answer.plan);
 					break;
 				case 'issues':
-					this.problems = answer.issues.map(wordHere);
+					this.reasons = answer.issues.map(wordHere);
 					break;
 				case 'conflict':
-					this.problems = answer.reasons;
+					this.reasons = wordConflict(answer.conflict);
 					await this.findCures(what, mine);
 					break;
 				case 'unknown':
-					this.problems = ['No plan was found in the time allowed. Serve later, start earlier, or leave a part out.'];
+					this.reasons = ['No plan was found in the time allowed. Serve later, start earlier, or leave a part out.'];
 					await this.findCures(what, mine);
 					break;
 				case 'superseded':
@@ -90,7 +127,7 @@ export class Planning {
 			this.isWorking = false;
 		} catch (error) {
 			if (mine !== this.latest) return;
-			this.problems = [error instanceof Error ? error.message : String(error)];
+			this.reasons = [error instanceof Error ? error.message : String(error)];
 			this.isWorking = false;
 			this.planner?.close();
 			this.planner = undefined;
@@ -101,16 +138,16 @@ export class Planning {
 	async tryOut(what: What): Promise<void> {
 		const mine = this.latest;
 		const { plan } = this;
-		this.whatIfs = [];
+		this.foundWhatIfs = [];
 		this.isTrying = true;
 		try {
-			this.planner ??= startPlanner();
+			this.planner ??= this.start();
 			await this.planner.whatIf({ ...what, seed: usualSeed, budget: usualBudget }, plan, (found) => {
 				if (mine !== this.latest || plan !== this.plan) return;
-				this.whatIfs = [...(this.whatIfs ?? []), found].sort((a, b) => b.gain - a.gain);
+				this.foundWhatIfs = [...(this.foundWhatIfs ?? []), found].sort((a, b) => b.gain - a.gain);
 			});
 		} catch (error) {
-			this.problems = [error instanceof Error ? error.message : String(error)];
+			this.reasons = [error instanceof Error ? error.message : String(error)];
 		}
 		if (mine === this.latest) this.isTrying = false;
 	}
@@ -123,7 +160,7 @@ export class Planning {
 		const rest = plan.steps.map((s) => s.id).filter((id) => !first.includes(id));
 		const steps = [...first, ...rest].filter((id) => !(id in this.slack));
 		if (steps.length === 0) return;
-		this.planner ??= startPlanner();
+		this.planner ??= this.start();
 		await this.planner.slack({ ...what, seed: usualSeed, budget: usualBudget }, plan, steps, (found) => {
 			if (mine !== this.latest || plan !== this.plan) return;
 			this.slack = { ...this.slack, [found.step]: found };
@@ -142,19 +179,23 @@ export class Planning {
 	): Promise<string | undefined> {
 		const request = { ...what, seed: usualSeed, budget: replanBudget, standing };
 		try {
-			this.planner ??= startPlanner();
-			const answer = await this.planner.plan(request, ({ plan, answer: { moved = [] } }) => {
-				if (plan) onPlan(plan, moved);
-			});
+			this.planner ??= this.start();
+			const answer = await this.planner.plan(
+				request,
+				({ plan, answer: { moved = [] } }) => {
+					if (plan) onPlan(plan, moved);
+				},
+				'run'
+			);
 			if (answer.kind === 'plan') onPlan(answer.plan, answer.moved);
 			if (answer.kind === 'plan' || answer.kind === 'superseded') return undefined;
-			if (answer.kind === 'issues') return answer.issues.map(wordHere).join(' ');
+			if (answer.kind === 'issues') return this.inOwn(answer.issues.map(wordHere).join(' '));
 			const found: Cure[] = [];
-			await this.planner.cures(request, (cure) => found.push(cure));
+			await this.planner.cures(request, (cure) => found.push(cure), 'run');
 			const [cure] = found;
 			if (cure) onPlan(cure.plan, []);
 			return cure
-				? `It cannot all be kept: ${cure.say}. The plan does that now.`
+				? `It cannot all be kept: ${this.inOwn(wordBreach(cure.breach))}. The plan does that now.`
 				: 'No plan keeps everything any more: go by the clock.';
 		} catch (error) {
 			return error instanceof Error ? error.message : String(error);
@@ -164,11 +205,13 @@ export class Planning {
 	/** What a change would come to: a quick plan of it; what is shown stays. */
 	async preview(what: What): Promise<Plan | readonly string[]> {
 		try {
-			this.planner ??= startPlanner();
+			this.planner ??= this.start();
 			const answer = await this.planner.preview({ ...what, seed: usualSeed, budget: previewBudget });
 			if (answer.kind === 'plan') return answer.plan;
-			if (answer.kind === 'issues') return answer.issues.map(wordHere);
-			return answer.kind === 'conflict' ? answer.reasons : ['No plan was found for it in a moment.'];
+			if (answer.kind === 'superseded') return [];
+			if (answer.kind === 'issues') return answer.issues.map(wordHere).map((w) => this.inOwn(w));
+			if (answer.kind === 'conflict') return wordConflict(answer.conflict).map((w) => this.inOwn(w));
+			return ['No plan was found for it in a moment.'];
 		} catch (error) {
 			return [error instanceof Error ? error.message : String(error)];
 		}
@@ -176,15 +219,15 @@ export class Planning {
 
 	private async findCures(what: What, mine: number): Promise<void> {
 		await this.planner?.cures({ ...what, seed: usualSeed, budget: usualBudget }, (cure) => {
-			if (mine === this.latest) this.cures = [...this.cures, cure];
+			if (mine === this.latest) this.foundCures = [...this.foundCures, cure];
 		});
 	}
 
 	/** Stop looking; the best plan so far stays. */
-	async stop(): Promise<void> {
+	stop(): void {
 		this.latest++;
 		this.isWorking = false;
-		await this.planner?.cancel();
+		this.planner?.cancel();
 	}
 
 	close(): void {

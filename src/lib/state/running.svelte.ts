@@ -1,15 +1,26 @@
-// The run that is on: its events, its clock, and the keeping of both.
+// The run that is on: its log, its clock, its replans. What it is at any moment follows from the log and the clock alone.
 import type { Plan } from '../core/model/plan';
-import { minute } from '../core/units/time';
-import { atSpeed, readClock, setTo, type KitchenClock } from '../core/run/kitchen-clock';
 import type { Standing } from '../core/plan/replan';
-import { beginRun, standingOf, viewRun, withEvent, withoutLast, type Run, type View } from '../core/run/run';
-import { wallClock } from './wall-clock';
-import type { Records } from '../data/records';
+import {
+	active,
+	beginRun,
+	instantAt,
+	merged,
+	originOf,
+	undoable,
+	type Happening,
+	type Run,
+	type RunEvent
+} from '../core/run/events';
+import { demoFrom, readTicking, takeUp, wallTicking, type Clocks, type Ticking } from '../core/run/run-clock';
+import { standingOf, viewRun, type View } from '../core/run/view';
+import { minute } from '../core/units/time';
+import { clockAt, dateAt, instantOf } from '../core/units/zoned';
+import type { RunKeeping } from './run-keeping';
 
 /** The demo clock begins this long before the first cue, seconds. */
 const before = minute;
-/** Twice a second is enough to show whole seconds. */
+/** Often enough to show whole seconds, milliseconds. */
 const tick = 250;
 
 /** Plans the rest: tells of each plan and what it moves; the answer says why there is none, or nothing. */
@@ -18,82 +29,108 @@ export type Replanner = (
 	onPlan: (plan: Plan, moved: readonly string[]) => void
 ) => Promise<string | undefined>;
 
-export class Running {
-	run: Run;
-	wall = $state(0);
-	clock: KitchenClock;
-	/** Whether the clock is the wall's. */
-	isLive = $state(false);
-	readonly now = $derived.by(() => Math.floor(readClock(this.clock, this.wall)));
-	readonly view: View = $derived.by(() => viewRun(this.run, this.now));
-	/** The steps that the last replan moved, as long as nothing was done since. */
-	readonly moved: readonly string[] = $derived.by(() => {
-		const last = this.run.events.at(-1);
-		return last?.kind === 'replan' ? last.moved : [];
-	});
-	readonly canUndo = $derived.by(() => this.run.events.length > 0);
+/** What a run needs of the machine. */
+export interface Machine {
+	readonly clocks: () => Clocks;
+	readonly zone: () => string;
+	/** A name that nothing else has. */
+	readonly newId: () => string;
+	/** Which device or cook this is. */
+	readonly by: string;
+}
 
-	/** Whether somebody has set the clock, and whether to where the next cue was. */
-	private isSet = false;
-	private isAtCue = false;
+export class Running {
+	/** As it is kept. */
+	run: Run;
+	/** What the machine's clocks read last. */
+	private reading: Clocks;
+	private ticking: Ticking;
+	/** A better plan of the replan that is being looked for: shown, and kept once the search has ended. */
+	private offer: RunEvent | undefined = $state.raw();
+	/** The instant of the run, milliseconds since 1970. */
+	readonly at = $derived.by(() => readTicking(this.ticking, this.reading));
+	readonly view: View = $derived.by(() => viewRun(this.shown(), this.at));
+	readonly now = $derived.by(() => this.view.clock);
+	readonly isLive = $derived.by(() => this.ticking.clock.kind === 'wall');
+	readonly speed = $derived.by(() => (this.ticking.clock.kind === 'wall' ? 1 : this.ticking.clock.speed));
+	readonly hasBegun = $derived.by(() => active(this.run.events).length > 0);
+	readonly canUndo = $derived.by(() => this.offer !== undefined || undoable(this.run.events) !== undefined);
 	/** Why the last replan was not to be had, in words. */
 	trouble: string | undefined = $state();
 	isReplanning = $state(false);
 
+	/** Whether somebody has set the clock, and whether to where the next cue was. */
+	private isSet = false;
+	private isAtCue = false;
 	private replans = 0;
 	private timer: ReturnType<typeof setInterval> | undefined;
-	private records: Records<Run> | undefined;
-	private revision = 0;
+	private keeping: RunKeeping | undefined;
+	private deafen: (() => void) | undefined;
 
 	constructor(
 		plan: Plan,
-		private readonly replanner: Replanner
+		private readonly replanner: Replanner,
+		private readonly machine: Machine
 	) {
-		this.run = $state.raw(beginRun(plan));
-		this.clock = $state.raw({ at: plan.from - before, since: 0, speed: 0 });
+		this.reading = $state.raw(machine.clocks());
+		const run = this.newRun(plan);
+		this.run = $state.raw(run);
+		this.ticking = $state.raw(this.beforeFirst(run));
 	}
 
 	/** Let time pass; take up the run of this meal if one was begun. */
-	async start(records: Records<Run> | undefined): Promise<void> {
-		this.records = records;
-		this.wall = Date.now();
-		this.clock = { ...this.clock, since: this.wall };
-		this.timer = setInterval(() => (this.wall = Date.now()), tick);
-		const stored = await records?.get(this.run.id);
-		if (!stored) return;
-		this.revision = stored.revision;
-		if (stored.value.events.length === 0) return;
-		this.run = stored.value;
-		const last = this.run.events.at(-1);
-		if (last && !this.isLive) this.clock = setTo(this.clock, this.wall, last.at);
+	async start(keeping: RunKeeping | undefined): Promise<void> {
+		this.keeping = keeping;
+		this.timer = setInterval(() => {
+			this.reading = this.machine.clocks();
+		}, tick);
+		this.deafen = keeping?.listen(({ what, id }) => {
+			if (what === 'events' && id === this.run.run) void this.catchUp();
+			if (what === 'head' && id === this.run.id) void this.takeUp();
+		});
+		await this.takeUp();
 	}
 
 	stop(): void {
 		clearInterval(this.timer);
+		this.deafen?.();
+		this.commit();
 	}
 
-	/** Begin again, with another plan. */
+	/** Begin again, with another plan; what was done so far stays in the log of the run before. */
 	restart(plan: Plan): void {
 		this.isSet = false;
-		this.isLive = false;
-		this.follow(plan);
-		this.keep();
+		this.replans++;
+		this.offer = undefined;
+		this.run = this.newRun(plan);
+		this.ticking = this.beforeFirst(this.run);
+		this.keepHead();
 	}
 
 	/** Before anything is done, take the better plan; a clock that was set goes on. */
 	follow(plan: Plan): void {
-		this.run = beginRun(plan);
-		if (!this.isSet) this.clock = { at: plan.from - before, since: Date.now(), speed: 0 };
+		this.run = { ...this.run, plan, id: plan.meal };
+		if (!this.isSet) this.ticking = this.beforeFirst(this.run);
 		else if (this.isAtCue) this.skip();
+		else this.keepHead();
 	}
 
 	done(cue: string): void {
-		this.record({ kind: 'done', cue, at: this.now });
+		this.record({ kind: 'done', cue });
 	}
 
-	stretch(step: string, seconds: number): void {
-		this.record({ kind: 'stretch', step, seconds, at: this.now });
+	late(step: string, seconds: number): void {
+		this.record({ kind: 'late', step, seconds });
 		void this.replan();
+	}
+
+	undo(): void {
+		this.replans++;
+		this.isReplanning = false;
+		this.trouble = undefined;
+		this.offer = undefined;
+		const last = undoable(this.run.events);
+		if (last) this.add({ kind: 'undo', event: last.id });
 	}
 
 	/** Plan the rest anew around what has happened, moving as little as can be. */
@@ -102,66 +139,141 @@ export class Running {
 		this.isReplanning = true;
 		this.trouble = undefined;
 		const isStill = () => mine === this.replans;
-		const answer = await this.replanner(standingOf(this.run, this.now), (plan, moved) => {
-			if (isStill()) this.adopt(plan, moved);
+		const because = active(this.run.events)
+			.filter((e) => e.kind === 'late')
+			.slice(-1)
+			.map((e) => e.id);
+		const answer = await this.replanner(standingOf(this.run, this.at), (plan, moved) => {
+			if (isStill()) this.offer = this.named({ kind: 'replan', plan, moved: [...moved], because });
 		});
 		if (!isStill()) return;
+		this.commit();
 		this.isReplanning = false;
 		this.trouble = answer;
 	}
 
-	/** A better plan of the same replan takes the place of the one before. */
-	private adopt(plan: Plan, moved: readonly string[]): void {
-		const { events } = this.run;
-		const before = events.at(-1)?.kind === 'replan' ? events.slice(0, -1) : events;
-		this.run = { ...this.run, events: [...before, { kind: 'replan', plan, moved: [...moved], at: this.now }] };
-		this.keep();
-	}
-
-	undo(): void {
-		this.replans++;
-		this.isReplanning = false;
-		this.trouble = undefined;
-		this.run = withoutLast(this.run);
-		this.keep();
-	}
-
-	speed(times: number): void {
+	/** The demo clock goes on at so many times the speed; 0 stops it. */
+	setSpeed(times: number): void {
 		this.isAtCue = false;
-		this.isSet = true;
-		this.isLive = false;
-		this.clock = atSpeed(this.clock, Date.now(), times);
+		this.setClock(demoFrom(this.instant(), times, this.read()));
 	}
 
 	/** Go to the next cue at once (demo clock). */
 	skip(): void {
-		this.isSet = true;
 		this.isAtCue = true;
 		const next = this.view.next[0];
-		if (next) this.clock = setTo(this.clock, Date.now(), next.at);
+		if (next) this.setClock(demoFrom(instantAt(this.run, next.at), this.speed, this.read()));
 	}
 
-	/** Follow the wall's clock. */
+	/** Follow the wall's clock; before anything is done, on the day to which its service is nearest. */
 	live(): void {
 		this.isAtCue = false;
-		const { wall, clock } = wallClock();
+		if (!this.hasBegun) this.run = { ...this.run, date: this.nearestDay(this.run.plan) };
+		this.setClock(wallTicking(this.read()));
+	}
+
+	/** What clocks show at a clock time of the plan, seconds after midnight: they differ where the clocks change. */
+	readonly wallOf = (clock: number): number => clockAt(instantAt(this.run, clock), this.run.zone);
+
+	private instant(): number {
+		return readTicking(this.ticking, this.read());
+	}
+
+	private read(): Clocks {
+		this.reading = this.machine.clocks();
+		return this.reading;
+	}
+
+	private shown(): Run {
+		return this.offer ? { ...this.run, events: [...this.run.events, this.offer] } : this.run;
+	}
+
+	private setClock(ticking: Ticking): void {
 		this.isSet = true;
-		this.isLive = true;
-		this.clock = { at: clock, since: wall, speed: 1 };
+		this.ticking = ticking;
+		this.keepHead();
 	}
 
-	private record(event: Run['events'][number]): void {
+	private record(happening: Happening): void {
 		this.isAtCue = false;
-		this.wall = Date.now();
-		this.run = withEvent(this.run, event);
-		this.keep();
+		// What was offered until now is in force; what is still looked for is not about this any more.
+		this.commit();
+		if (this.isReplanning) this.replans++;
+		this.isReplanning = false;
+		this.add(happening);
 	}
 
-	private keep(): void {
-		const { records, run } = this;
-		if (!records) return;
-		void records.save(run, this.revision).then((saved) => {
-			this.revision = saved.ok ? saved.revision : saved.theirs.revision;
+	/** The plan that is offered becomes the plan in force. */
+	private commit(): void {
+		const { offer } = this;
+		this.offer = undefined;
+		if (offer) this.append(offer);
+	}
+
+	private named(happening: Happening): RunEvent {
+		return { ...happening, id: this.machine.newId(), at: this.instant(), by: this.machine.by };
+	}
+
+	private add(happening: Happening): void {
+		this.append(this.named(happening));
+	}
+
+	private append(event: RunEvent): void {
+		if (this.run.events.length === 0) this.keepHead();
+		this.run = { ...this.run, events: [...this.run.events, event] };
+		this.keeping?.add(this.run.run, event);
+	}
+
+	private keepHead(): void {
+		this.run = { ...this.run, clock: this.ticking.clock };
+		this.keeping?.keepHead(this.run);
+	}
+
+	/** The run of this meal as it lies in the database. */
+	private async takeUp(): Promise<void> {
+		const kept = await this.keeping?.load(this.run.id);
+		if (!kept) return;
+		const isOther = kept.run !== this.run.run;
+		const events = isOther ? kept.events : merged(kept.events, this.run.events);
+		// A clock that was set before anything was done is taken up; the plan is the one on the table.
+		const isUnbegun = events.length === 0;
+		this.run = { ...kept, plan: isUnbegun ? this.run.plan : kept.plan, events: [...events] };
+		this.isSet = true;
+		this.ticking = takeUp(kept.clock, this.read());
+	}
+
+	/** Events that another tab has added. */
+	private async catchUp(): Promise<void> {
+		const { run } = this.run;
+		const theirs = (await this.keeping?.events(run)) ?? [];
+		if (this.run.run === run) this.run = { ...this.run, events: [...merged(this.run.events, theirs)] };
+	}
+
+	private newRun(plan: Plan): Run {
+		const { machine } = this;
+		const zone = machine.zone();
+		return beginRun(plan, {
+			run: machine.newId(),
+			date: dateAt(machine.clocks().wall, zone),
+			zone,
+			clock: { kind: 'wall' }
 		});
+	}
+
+	/** A demo clock that stands a minute before the first cue. */
+	private beforeFirst(run: Run): Ticking {
+		return demoFrom(originOf(run) + (run.plan.from - before) * 1000, 0, this.machine.clocks());
+	}
+
+	/** Of yesterday, today and tomorrow the day whose evening is nearest to now. */
+	private nearestDay(plan: Plan): string {
+		const { wall } = this.read();
+		const { zone } = this.run;
+		const days = [-1, 0, 1].map((n) => dateAt(instantOf(dateAt(wall, zone), 43_200, zone) + n * 86_400_000, zone));
+		const distance = (date: string) => {
+			const origin = originOf({ plan, date, zone });
+			return Math.max(0, origin + plan.from * 1000 - wall, wall - (origin + plan.to * 1000));
+		};
+		return days.reduce((best, day) => (distance(day) < distance(best) ? day : best));
 	}
 }

@@ -1,4 +1,5 @@
 // Light, dark, or as the device has it; static/theme.js applies the choice before the first paint.
+import { recall, remember } from './small-store';
 
 export type Theme = 'auto' | 'light' | 'dark';
 const key = 'juntos-theme';
@@ -7,18 +8,14 @@ export class ThemeChoice {
 	now: Theme = $state('auto');
 
 	start(): void {
-		const stored = localStorage.getItem(key);
+		const stored = recall(key);
 		if (stored === 'light' || stored === 'dark') this.now = stored;
 	}
 
 	choose(theme: Theme): void {
 		this.now = theme;
-		if (theme === 'auto') {
-			localStorage.removeItem(key);
-			delete document.documentElement.dataset.theme;
-		} else {
-			localStorage.setItem(key, theme);
-			document.documentElement.dataset.theme = theme;
-		}
+		remember(key, theme === 'auto' ? undefined : theme);
+		if (theme === 'auto') delete document.documentElement.dataset.theme;
+		else document.documentElement.dataset.theme = theme;
 	}
 }

@@ -1,6 +1,6 @@
 <!-- One glance at a plan: what it is for, when to begin, whether it is on time, how good it is. -->
 <script lang="ts">
-	import type { Meal } from '../core/model/meal';
+	import { serviceOf, type Meal } from '../core/model/meal';
 	import type { Kitchen } from '../core/model/kitchen';
 	import { formatClock, formatDuration } from '../core/units/time';
 	import type { Planning } from '../state/planning.svelte';
@@ -21,7 +21,7 @@
 	const isEmpty = $derived(meal.parts.length === 0);
 	const isOf = $derived(plan.meal === meal.id && isCurrent);
 	const services = $derived(
-		(isOf ? plan.services : meal.courses.map((c) => ({ name: c.name, at: c.service })))
+		(isOf ? plan.services : meal.courses.map((c) => ({ name: c.name, at: serviceOf(meal, c) })))
 			.map((s) => `${s.name.toLowerCase()} ${formatClock(s.at)}`)
 			.join(', ')
 	);
@@ -70,13 +70,18 @@
 	{#if isWorking}
 		<div class="work">
 			<progress max="1" value={spent} aria-label="Work done on the plan"></progress>
-			<button type="button" onclick={() => void planning.stop()}>Stop</button>
+			<button
+				type="button"
+				onclick={() => {
+					planning.stop();
+				}}>Stop</button
+			>
 		</div>
 	{/if}
 </div>
 {#if problems.length > 0 && !isEmpty}
 	<ul class="problems" role="alert">
-		{#each problems as problem (problem)}<li>{problem}</li>{/each}
+		{#each problems as problem, i (i)}<li>{problem}</li>{/each}
 		{#if cures.length > 0}
 			<li class="cures">
 				<p>One of these would do:</p>

@@ -2,9 +2,12 @@
 <script lang="ts">
 	import Minus from '@lucide/svelte/icons/minus';
 	import Plus from '@lucide/svelte/icons/plus';
+	import { fromShown, toShown } from '../core/units/amount';
+	import { getUnits } from './units';
 
 	interface Props {
 		label: string;
+		/** In the unit given, as are the limits and the step: it is shown and typed in the cook's own. */
 		value: number;
 		least: number;
 		most: number;
@@ -18,6 +21,12 @@
 
 	const id = $props.id();
 	let refused = $state('');
+	const units = getUnits();
+	const shown = $derived(units.shown(unit));
+	const isForeign = $derived(shown.unit !== unit);
+	/** A step in the cook's units is a round one of theirs. */
+	const stride = $derived(isForeign ? shown.step / shown.times : step);
+	const own = (v: number) => toShown(v, shown);
 
 	function set(next: number): void {
 		refused = '';
@@ -26,12 +35,13 @@
 
 	function type(event: Event & { currentTarget: HTMLInputElement }): void {
 		const typed = event.currentTarget.valueAsNumber;
-		if (Number.isFinite(typed) && typed >= least && typed <= most) {
-			set(typed);
+		// Typed in other units a limit may be missed by a rounding.
+		if (Number.isFinite(typed) && typed >= own(least) && typed <= own(most)) {
+			set(isForeign ? fromShown(typed, shown) : typed);
 			return;
 		}
-		refused = `${label}: give ${least} to ${most} ${unit}`.trim();
-		event.currentTarget.value = String(value);
+		refused = `${label}: give ${own(least)} to ${own(most)} ${shown.unit}`.trim();
+		event.currentTarget.value = String(own(value));
 	}
 </script>
 
@@ -42,17 +52,26 @@
 		aria-label="{label}: less"
 		disabled={value <= least}
 		onclick={() => {
-			set(value - step);
+			set(value - stride);
 		}}><Minus size={16} /></button
 	>
-	<input {id} type="number" inputmode="decimal" min={least} max={most} step="any" {value} onchange={type} />
-	{#if unit !== ''}<span class="unit">{unit}</span>{/if}
+	<input
+		{id}
+		type="number"
+		inputmode="decimal"
+		min={own(least)}
+		max={own(most)}
+		step="any"
+		value={own(value)}
+		onchange={type}
+	/>
+	{#if unit !== ''}<span class="unit">{shown.unit}</span>{/if}
 	<button
 		type="button"
 		aria-label="{label}: more"
 		disabled={value >= most}
 		onclick={() => {
-			set(value + step);
+			set(value + stride);
 		}}><Plus size={16} /></button
 	>
 	{#if refused !== ''}<span class="refused" role="alert">{refused}</span>{/if}

@@ -16,7 +16,7 @@
 
 	function set(next: number): void {
 		refused = '';
-		onchange(Math.min(day - minute, Math.max(0, next)));
+		onchange(((next % day) + day) % day);
 	}
 
 	function type(event: Event & { currentTarget: HTMLInputElement }): void {
@@ -25,7 +25,7 @@
 			set(typed);
 			return;
 		}
-		refused = `“${event.currentTarget.value}” is not a time of day. Write it like 19:30.`;
+		refused = `“${event.currentTarget.value}” is not a time of day. Write it like 19:30, or 7:30 pm.`;
 		event.currentTarget.value = formatClock(value);
 	}
 </script>

@@ -1,26 +1,34 @@
-// What the page and the planner's worker say to each other.
+// What the page and the planner's worker say to each other. Every message names its job: what is said to one is not heard by
+// another, however late it comes.
 import type { Plan } from '../core/model/plan';
-import type { StepSlack } from '../core/plan/explain/slack';
-import type { Cure } from '../core/plan/what-if/cures';
-import type { WhatIf } from '../core/plan/what-if/what-if';
-import type { Schedule } from '../core/plan/problem';
+import type { Cure } from '../core/plan/advise/cures';
+import type { WhatIf } from '../core/plan/advise/what-if';
 import type { PlanOutcome, PlanProgress, PlanRequest } from '../core/plan/plan-meal';
+import type { Schedule } from '../core/plan/problem';
+import type { StepSlack } from '../core/plan/why/slack';
 
-/** The outcome, or word that a newer request took this one's place. */
+/** A number of its own for each piece of work, given by whoever asks for it. */
+export type Job = number;
+
+/** The outcome, or word that the job was cancelled. */
 export type PlanAnswer = PlanOutcome | { readonly kind: 'superseded' };
 
 export interface Planner {
-	/** Plan to the end of the budget; a newer call, or `cancel`, ends an older one. */
-	plan(request: PlanRequest, onProgress: (progress: PlanProgress) => void): Promise<PlanAnswer>;
+	/** Plan to the end of the budget, or until it is cancelled. */
+	plan(job: Job, request: PlanRequest, onProgress: (progress: PlanProgress) => void): Promise<PlanAnswer>;
 	/** Try what would help, and tell of each as it is known. */
-	/** A quick plan of something else, beside what is being planned. */
-	preview(request: PlanRequest): Promise<PlanOutcome>;
-	whatIf(request: PlanRequest, plan: Plan, onFound: (found: WhatIf) => void): Promise<void>;
+	whatIf(job: Job, request: PlanRequest, plan: Plan, onFound: (found: WhatIf) => Promise<void> | void): Promise<void>;
 	/** Plans that break one promise, where the request has none that keeps them all. */
-	cures(request: PlanRequest, onFound: (found: Cure) => void): Promise<void>;
+	cures(job: Job, request: PlanRequest, onFound: (found: Cure) => Promise<void> | void): Promise<void>;
 	/** How much later steps of a plan may be, services unmoved: one after the other, as they are known. */
-	slack(request: PlanRequest, plan: Plan, steps: readonly string[], onFound: (found: StepSlack) => void): Promise<void>;
+	slack(
+		job: Job,
+		request: PlanRequest,
+		plan: Plan,
+		steps: readonly string[],
+		onFound: (found: StepSlack) => Promise<void> | void
+	): Promise<void>;
 	/** What another search for the same request has found. */
-	hear(answer: Schedule): void;
-	cancel(): void;
+	hear(job: Job, answer: Schedule): Promise<void> | void;
+	cancel(job: Job): Promise<void> | void;
 }

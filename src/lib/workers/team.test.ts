@@ -2,7 +2,7 @@
 import { setImmediate } from 'node:timers/promises';
 import { expect, test } from 'vitest';
 import { library } from '../core/library/library';
-import { planMeal, planMealNow, type PlanRequest } from '../core/plan/plan-meal';
+import { planMeal, planMealNow, type PlanProgress, type PlanRequest } from '../core/plan/plan-meal';
 import type { Schedule } from '../core/plan/problem';
 import { demoCases } from '../core/testing/demo-plan';
 import { planTogether, type Member } from './team';
@@ -18,7 +18,7 @@ function member(): Heard {
 	let isCancelled = false;
 	return {
 		heard,
-		async plan(request, onProgress) {
+		async plan(_, request, onProgress) {
 			const search = planMeal(request);
 			for (;;) {
 				await setImmediate();
@@ -29,7 +29,7 @@ function member(): Heard {
 				onProgress(step.value);
 			}
 		},
-		hear(answer) {
+		hear(_, answer) {
 			heard.push(answer);
 			news = answer;
 		},
@@ -49,7 +49,7 @@ const request = (demo: typeof supper, budget: number): PlanRequest => ({
 });
 
 test('one alone plans as without a team', async () => {
-	const answer = await planTogether([member()], request(supper, 4000), () => undefined);
+	const answer = await planTogether([member()], 1, request(supper, 4000), () => undefined);
 	const alone = planMealNow(request(supper, 4000));
 	expect(answer).toEqual(alone);
 });
@@ -57,7 +57,7 @@ test('one alone plans as without a team', async () => {
 test('what one finds the others hear, only ever better, and the best is the answer', async () => {
 	const members = [member(), member(), member()];
 	const objectives: number[] = [];
-	const answer = await planTogether(members, request(supper, 8000), ({ plan }) => {
+	const answer = await planTogether(members, 1, request(supper, 8000), ({ plan }) => {
 		if (plan) objectives.push(plan.objective);
 	});
 	if (answer.kind !== 'plan') throw new Error(answer.kind);
@@ -68,8 +68,37 @@ test('what one finds the others hear, only ever better, and the best is the answ
 
 test('a proof of one ends the work of all', async () => {
 	const members = [member(), member()];
-	const answer = await planTogether(members, request(brunch, Infinity), () => undefined);
+	const answer = await planTogether(members, 1, request(brunch, Infinity), () => undefined);
 	const alone = planMealNow(request(brunch, Infinity));
 	if (answer.kind !== 'plan' || alone.kind !== 'plan') throw new Error(answer.kind);
 	expect(answer.plan).toMatchObject({ status: 'optimal', objective: alone.plan.objective });
+});
+
+test('what a member says when the team is over is not heard', async () => {
+	const late = member();
+	let tell: ((progress: PlanProgress) => void) | undefined;
+	const slow: Member = {
+		...late,
+		plan(job, request, onProgress) {
+			tell = onProgress;
+			return new Promise(() => [job, request]);
+		}
+	};
+	const heard: number[] = [];
+	const answer = await planTogether([member(), slow], 7, request(brunch, 2000), ({ spent }) => heard.push(spent));
+	const at = heard.length;
+	if (answer.kind !== 'plan' || !tell) throw new Error(answer.kind);
+	tell({
+		plan: { ...answer.plan, objective: 0 },
+		answer: { format: 'juntos-schedule', version: 1, problem: '', status: 'feasible' },
+		spent: 1
+	});
+	expect(heard).toHaveLength(at);
+});
+
+test('each job is cancelled by its own number, and no other', async () => {
+	const cancelled: number[] = [];
+	const counting: Member = { ...member(), cancel: (job) => void cancelled.push(job) };
+	await planTogether([counting, counting], 31, request(brunch, 300), () => undefined);
+	expect(new Set(cancelled)).toEqual(new Set([31]));
 });

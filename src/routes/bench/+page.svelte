@@ -3,12 +3,12 @@
 	import { browser } from '$app/environment';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { readInputs, type Answer } from '$lib/core/bench/question';
-	import { questions } from '$lib/core/bench/questions';
+	import { readInputs, type Answer } from '$lib/core/questions/question';
+	import { questions } from '$lib/core/questions/questions';
 	import { withStep } from '$lib/core/model/edit-meal';
 	import { getApp } from '$lib/state/app.svelte';
-	import AnswerView from '$lib/ui/bench/AnswerView.svelte';
-	import QuestionForm from '$lib/ui/bench/QuestionForm.svelte';
+	import AnswerView from '$lib/ui/questions/AnswerView.svelte';
+	import QuestionForm from '$lib/ui/questions/QuestionForm.svelte';
 
 	const app = getApp();
 	const [usual] = questions;

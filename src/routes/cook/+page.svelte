@@ -4,7 +4,12 @@
 	import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
 	import { formatClock } from '$lib/core/units/time';
+	import type { Cue } from '$lib/core/run/cues';
+	import { inUnits } from '$lib/core/words/quantities';
+	import { speakCue } from '$lib/core/words/speak';
+	import { wordFilled } from '$lib/core/words/steps';
 	import { getApp } from '$lib/state/app.svelte';
+	import { clocks, zone } from '$lib/state/clocks';
 	import { Running } from '$lib/state/running.svelte';
 	import ClockBar from '$lib/ui/cook/ClockBar.svelte';
 	import NextList from '$lib/ui/cook/NextList.svelte';
@@ -18,9 +23,22 @@
 		(standing, onPlan) => {
 			const cooked = app.meals.find((m) => m.id === standing.plan.meal) ?? app.meal;
 			return app.planning.replan(app.situationOf(cooked), standing, onPlan);
-		}
+		},
+		{ clocks, zone, newId: () => crypto.randomUUID(), by: 'this device' }
 	);
 	const view = $derived(running.view);
+	const nextShown = 8;
+	const spoken = (cue: Cue) => speakCue(cue, view.plan, app.measure.now);
+	const now = $derived(view.now.map(spoken));
+	const next = $derived(view.next.slice(0, nextShown).map(spoken));
+	const on = $derived(
+		view.on.map((o) => ({
+			...o,
+			say: inUnits(wordFilled(o.step.say, o.step), app.measure.now),
+			next: o.next && spoken(o.next)
+		}))
+	);
+	const { wallOf } = running;
 	const plan = $derived(running.run.plan);
 	const partOf = (id: string | undefined) => plan.parts.find((p) => p.id === id);
 	const toneOf = (id: string) => partOf(id)?.tone ?? 0;
@@ -30,15 +48,15 @@
 	);
 	/** What the last replan moved, in words. */
 	const movedWords = $derived.by(() => {
-		const names = running.moved.flatMap((id) => {
+		const names = view.moved.flatMap((id) => {
 			const step = view.plan.steps.find((s) => s.id === id);
-			return step ? [`${step.say} ${formatClock(step.from)}`] : [];
+			return step ? [`${wordFilled(step.say, step)} ${formatClock(wallOf(step.from))}`] : [];
 		});
 		const more = names.length > mostNamed ? [`${names.length - mostNamed} more`] : [];
 		return [...names.slice(0, mostNamed), ...more].join(' · ');
 	});
 	const mostNamed = 3;
-	const hasBegun = $derived(running.run.events.length > 0);
+	const hasBegun = $derived(running.hasBegun);
 
 	onMount(() => {
 		return () => {
@@ -63,7 +81,12 @@
 	function key(event: KeyboardEvent): void {
 		const { target } = event;
 		if (event.ctrlKey || event.metaKey || event.altKey) return;
-		if (target instanceof HTMLElement && target.closest('button, input, select, dialog') && event.key === ' ') return;
+		// What is typed into a field, or said to a dialog, is not for the run; a space presses the button that has the focus.
+		const isElsewhere =
+			target instanceof HTMLElement &&
+			target.closest('input, select, textarea, dialog, [contenteditable], [role=listbox]') !== null;
+		const isOnButton = target instanceof HTMLElement && target.closest('button, summary, a') !== null;
+		if (isElsewhere || (isOnButton && event.key === ' ') || document.querySelector('dialog[open]')) return;
 		const digit = event.key === ' ' ? 1 : Number(event.key);
 		const cue = view.now[digit - 1];
 		const timer = view.on[0];
@@ -71,7 +94,7 @@
 		if (cue) running.done(cue.id);
 		else if (event.key === 'u') running.undo();
 		else if (timer && (event.key === '+' || event.key === '-'))
-			running.stretch(timer.step.id, event.key === '+' ? 60 : -60);
+			running.late(timer.step.id, event.key === '+' ? 60 : -60);
 	}
 </script>
 
@@ -82,10 +105,11 @@
 	clock={running.now}
 	{plan}
 	late={view.late}
-	speed={running.clock.speed}
+	{wallOf}
+	speed={running.speed}
 	isLive={running.isLive}
 	onspeed={(speed) => {
-		running.speed(speed);
+		running.setSpeed(speed);
 	}}
 	onskip={() => {
 		running.skip();
@@ -120,7 +144,7 @@
 <div class="columns">
 	<section class="now" aria-label="Now">
 		<h2>Now</h2>
-		{#each view.now as cue, i (cue.id)}
+		{#each now as cue, i (cue.id)}
 			<NowCard
 				{cue}
 				digit={i + 1}
@@ -159,17 +183,18 @@
 		<section aria-label="On">
 			<h2>On</h2>
 			<OnList
-				on={view.on}
+				{on}
 				clock={running.now}
 				{toneOf}
+				{wallOf}
 				onstretch={(step, seconds) => {
-					running.stretch(step, seconds);
+					running.late(step, seconds);
 				}}
 			/>
 		</section>
 		<section aria-label="Next">
 			<h2>Next</h2>
-			<NextList next={view.next} clock={running.now} {toneOf} count={8} />
+			<NextList {next} clock={running.now} {toneOf} {wallOf} count={nextShown} />
 		</section>
 	</div>
 </div>

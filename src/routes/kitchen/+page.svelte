@@ -14,7 +14,9 @@
 	import { boilingPoint } from '$lib/core/heat/water';
 	import { presets } from '$lib/core/library/kitchens';
 	import { vesselKinds, type StationKind } from '$lib/core/model/kitchen';
+	import { stationKinds, stationTable } from '$lib/core/model/stations';
 	import { getApp } from '$lib/state/app.svelte';
+	import { getUnits } from '$lib/ui/units';
 	import { inKitchen, withKitchenArchived, withKitchenBack, withNewKitchen } from '$lib/state/table';
 	import CookForm from '$lib/ui/kitchen/CookForm.svelte';
 	import FloorDrawing from '$lib/ui/kitchen/FloorDrawing.svelte';
@@ -25,25 +27,11 @@
 	import Stepper from '$lib/ui/Stepper.svelte';
 
 	const app = getApp();
+	const units = getUnits();
 	const { planning } = app;
 	const kitchen = $derived(app.kitchen);
 	let chosen: string | undefined = $state();
 	const station = $derived(kitchen.stations.find((s) => s.id === chosen));
-	const kinds: readonly StationKind[] = [
-		'burner',
-		'oven',
-		'board',
-		'cold',
-		'grill',
-		'griddle',
-		'fryer',
-		'water bath',
-		'steamer',
-		'wood oven',
-		'warm'
-	];
-	const kindWords: Partial<Record<StationKind, string>> = { cold: 'cold place', warm: 'warm drawer' };
-
 	function add(kind: StationKind): void {
 		const next = withNewStation(kitchen, kind);
 		if (next === kitchen) {
@@ -100,7 +88,7 @@
 <section class="floor" aria-label="The floor">
 	<FloorDrawing
 		{kitchen}
-		plan={planning.plan}
+		plan={planning.spoken}
 		{chosen}
 		onchoose={(id) => {
 			chosen = id;
@@ -127,12 +115,12 @@
 		/>
 	{/if}
 	<div class="add" role="group" aria-label="Add a station">
-		{#each kinds as kind (kind)}
+		{#each stationKinds as kind (kind)}
 			<button
 				type="button"
 				onclick={() => {
 					add(kind);
-				}}><Plus size={16} /> {kindWords[kind] ?? kind}</button
+				}}><Plus size={16} /> {stationTable[kind].name.toLowerCase()}</button
 			>
 		{/each}
 	</div>
@@ -201,7 +189,7 @@
 					app.changeKitchen({ ...kitchen, altitude });
 				}}
 			/>
-			<p class="hint">Water boils at {boilingPoint(kitchen.altitude).toFixed(1)} °C here.</p>
+			<p class="hint">Water boils at {units.say(`${boilingPoint(kitchen.altitude).toFixed(1)} °C`)} here.</p>
 		</section>
 	</div>
 </div>

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { page } from '$app/state';
-	import { withCovers } from '$lib/core/model/edit-meal';
+	import { withCovers, withEarliest } from '$lib/core/model/edit-meal';
 	import { measures } from '$lib/core/units/amount';
 	import { getApp } from '$lib/state/app.svelte';
 	import { inKitchen, shown, withMealArchived, withMealBack, withMealCopy, withNewMeal } from '$lib/state/table';
@@ -69,7 +69,7 @@
 		label="Begin from"
 		value={meal.earliest}
 		onchange={(earliest) => {
-			app.changeMeal({ ...meal, earliest });
+			app.changeMeal(withEarliest(meal, earliest));
 		}}
 	/>
 	<span class="kitchen">

@@ -45,7 +45,7 @@
 
 <div class="columns">
 	<div class="courses">
-		{#each meal.courses as course (course.id)}
+		{#each meal.courses as course (`${meal.id} ${course.id}`)}
 			<section aria-label={course.name}>
 				<header>
 					<input
@@ -95,7 +95,7 @@
 								others={alike(technique)}
 								covers={meal.covers}
 								measure={app.measure.now}
-								plan={planning.plan}
+								plan={planning.spoken}
 								vessels={vesselsFor(part)}
 								vesselOf={vesselOf(part)}
 								onsetting={(parameter, value, usual) => {
@@ -151,9 +151,7 @@
 		<Files
 			kept={app.kept}
 			onexport={() => app.exportFile()}
-			onimport={(name, text) => {
-				app.importFile(name, text);
-			}}
+			onimport={(file) => void app.importFile(file)}
 			onreset={() => {
 				app.resetDemo();
 			}}
@@ -169,7 +167,7 @@
 			}}
 		/>
 		{#if isOf && meal.parts.length > 0}
-			<a href="/plan" aria-label="Open the plan"><Cords plan={planning.plan} isSmall /></a>
+			<a href="/plan" aria-label="Open the plan"><Cords plan={planning.spoken} isSmall /></a>
 		{/if}
 	</aside>
 </div>

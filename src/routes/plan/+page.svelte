@@ -62,7 +62,7 @@
 {#if planning.plan.meal === app.meal.id}
 	<figure data-state={planning.isCurrent ? 'current' : 'stale'}>
 		<Cords
-			plan={planning.plan}
+			plan={planning.spoken}
 			{lens}
 			chosen={chosen ?? wanted}
 			slack={planning.slack}
@@ -83,7 +83,7 @@
 			}}
 		/>
 	</div>
-	<StepCard plan={planning.plan} step={shown} {slack} />
+	<StepCard plan={planning.spoken} step={shown} {slack} />
 	<WhatIfs
 		found={planning.whatIfs}
 		isTrying={planning.isTrying}
@@ -94,7 +94,7 @@
 		}}
 	/>
 	<PartList
-		plan={planning.plan}
+		plan={planning.spoken}
 		onchoose={(step) => {
 			chosen = step;
 		}}

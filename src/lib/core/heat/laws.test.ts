@@ -13,7 +13,8 @@ import { holdPrice, holds, keptAt, keptUntil, platedAt, portion, quality, tooCoo
 import { lumpedAt, lumpedTime } from './lumped';
 import { Modes, shapes } from './modes';
 import { domesticOven, fitOven, riseAndFall, trayFactor } from './oven';
-import { crowdingArea, crustTime, dryingTime, loadedPan, preheatTime, smokeAt, smokePoints, type Pan } from './pan';
+import { fats, type Fat } from '../foods/fats';
+import { crowdingArea, crustTime, dryingTime, loadedPan, preheatTime, smokeAt, type Pan } from './pan';
 import { panTurns } from './pan-turns';
 import { foodProperties, foods } from './properties';
 import { HeatThenRest } from './rest';
@@ -324,14 +325,17 @@ describe('pans', () => {
 		expect(dryingTime(220, false)).toBeLessThan(40);
 		expect(dryingTime(90, true)).toBe(Infinity);
 	});
-	test.each(Object.entries(smokePoints))('%s: calm, then ventilate, then it smokes, then it burns', (fat, [low]) => {
-		const name = fat as keyof typeof smokePoints;
-		expect(smokeAt(name, low - 20)).toBe('calm');
-		expect(smokeAt(name, low - 5)).toBe('ventilate');
-		expect(smokeAt(name, low + 5)).toBe('smokes');
-		expect(smokeAt(name, low + 125)).toBe('fire');
-		expect(smokeAt(name, low - 5, true)).toBe('smokes');
-	});
+	test.each(Object.entries(fats).map(([name, row]) => [name, row.smokes] as const))(
+		'%s: calm, then ventilate, then it smokes, then it burns',
+		(fat, [low]) => {
+			const name = fat as Fat;
+			expect(smokeAt(name, low - 20)).toBe('calm');
+			expect(smokeAt(name, low - 5)).toBe('ventilate');
+			expect(smokeAt(name, low + 5)).toBe('smokes');
+			expect(smokeAt(name, low + 125)).toBe('fire');
+			expect(smokeAt(name, low - 5, true)).toBe('smokes');
+		}
+	);
 });
 
 describe('water', () => {

@@ -87,11 +87,27 @@ export interface PanPull extends Omit<PanTurns, 'intervals'> {
  * Seconds in the pan after which the middle will peak at a temperature at rest, that peak's delay, and the middle at the pull;
  * `Infinity` where two hours do not do. By bisection on a coarse grid: within 2 % of the fine one.
  */
-export function panPull({ goal, every, ...piece }: PanPull): {
+export function panPull({ goal, ...piece }: PanPull): Pulled {
+	return firstAt(piece, goal, ({ peak }) => peak);
+}
+
+/** The same until the middle has a temperature when it comes off, °C, however far it climbs then. */
+export function panUntil({ middle, ...piece }: Omit<PanPull, 'goal'> & { readonly middle: number }): Pulled {
+	return firstAt(piece, middle, (outcome) => outcome.middle);
+}
+
+/** Seconds in the pan, seconds of rest until the middle turns, and the middle at the pull, °C. */
+interface Pulled {
 	readonly seconds: number;
 	readonly after: number;
 	readonly middle: number;
-} {
+}
+
+function firstAt(
+	{ every, ...piece }: Omit<PanPull, 'goal'>,
+	goal: number,
+	of: (outcome: ReturnType<typeof peakOf>) => number
+): Pulled {
 	const turns = (seconds: number) => {
 		if (every <= 0) return [seconds / 2, seconds / 2];
 		const whole = Math.floor(seconds / every);
@@ -100,13 +116,13 @@ export function panPull({ goal, every, ...piece }: PanPull): {
 	const outcome = (seconds: number) => peakOf(piece, turns(seconds));
 	if (goal <= piece.t0) return { seconds: 0, after: 0, middle: piece.t0 };
 	let [low, high] = [0, 60];
-	while (outcome(high).peak < goal) {
+	while (of(outcome(high)) < goal) {
 		[low, high] = [high, 2 * high];
 		if (high > 7200) return { seconds: Infinity, after: 0, middle: goal };
 	}
 	while (high - low > 1) {
 		const middle = (low + high) / 2;
-		if (outcome(middle).peak < goal) low = middle;
+		if (of(outcome(middle)) < goal) low = middle;
 		else high = middle;
 	}
 	const { after, middle } = outcome(high);

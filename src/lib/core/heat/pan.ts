@@ -1,4 +1,5 @@
 // A pan: how long until it is hot, how much it carries, the crust, and when the fat smokes.
+import { fats, type Fat } from '../foods/fats';
 import { equilibrium, lumpedTime, withSink, type Lumped } from './lumped';
 
 /** Specific heats of what pans are made of, J/(kg K) (Incropera & DeWitt 2007). */
@@ -77,30 +78,9 @@ export function crustTime(pan: number): {
 	return { shortest: usual / 1.5, usual, longest: usual * 2 };
 }
 
-/** Smoke points, °C, low and high end (McGee 2004 and handbooks; sources disagree by 20 K: use the low end). */
-export const smokePoints = {
-	'refined avocado oil': [250, 270],
-	'refined high-oleic sunflower oil': [225, 265],
-	'refined peanut oil': [225, 240],
-	'refined rapeseed oil': [200, 230],
-	'refined olive oil': [195, 240],
-	'grapeseed oil': [195, 240],
-	ghee: [190, 250],
-	'beef tallow': [200, 250],
-	lard: [182, 190],
-	'duck fat': [190, 190],
-	'extra virgin olive oil': [160, 210],
-	'virgin coconut oil': [175, 175],
-	'toasted sesame oil': [175, 175],
-	'walnut oil': [160, 160],
-	'whole butter': [120, 175],
-	'flax oil': [107, 107]
-} as const satisfies Readonly<Record<string, readonly [number, number]>>;
-export type Fat = keyof typeof smokePoints;
-
 /** What a pan's temperature means for a fat; reused fat smokes 20 K earlier, and burns about 120 K above its smoke point. */
 export function smokeAt(fat: Fat, pan: number, isReused = false): 'calm' | 'ventilate' | 'smokes' | 'fire' {
-	const low = smokePoints[fat][0] - (isReused ? 20 : 0);
+	const low = fats[fat].smokes[0] - (isReused ? 20 : 0);
 	if (pan >= low + 120) return 'fire';
 	if (pan > low) return 'smokes';
 	return pan > low - 10 ? 'ventilate' : 'calm';

@@ -60,6 +60,7 @@ export function propertiesOf(food: Composition, celsius = 50, porosity = 0): Pro
 /** Percent of water, protein, fat, carbohydrate, fibre, ash (USDA FoodData Central, SR Legacy 2018, rounded). */
 const composed = {
 	'lean meat': [72, 21.5, 5.3, 0, 0, 1.2],
+	pork: [72, 21.5, 5.3, 0, 0, 1.2],
 	mince: [62, 17.3, 19.8, 0, 0, 0.9],
 	'poultry breast': [74.8, 22.5, 1.6, 0, 0, 1.1],
 	'poultry thigh': [75.5, 19.8, 3.6, 0, 0, 1.1],

@@ -1,10 +1,13 @@
 // Short forms for steps, times, hands, holds and parameters, so that techniques read like a recipe card.
+import type { Allergen } from '../foods/allergens';
+import { panFats } from '../foods/fats';
+import { allergensIn } from '../foods/ingredients';
 import { doneness, middleOf, type Style } from '../heat/doneness';
 import { eggStyles } from '../heat/egg';
 import { holdPrice, holds, type HoldKind } from '../heat/holding';
 import { keeps, type Keeps } from '../safety/rules';
-import type { Allergen, Ingredient, Load, Need, Parameter, Step, Technique } from '../model/technique';
-import { panFats, type knifeTasks, type pieceTasks, type Quantity, type TimeModel } from '../model/time-model';
+import type { Ingredient, Load, Need, Parameter, Step, Technique } from '../model/technique';
+import type { knifeTasks, pieceTasks, Quantity, TimeModel } from '../model/time-model';
 
 type Hands = Step['hands'];
 type Time = Step['time'];
@@ -240,7 +243,7 @@ export type IngredientRow = readonly [
 	unit: Ingredient['unit'],
 	step: string,
 	aisle: 'm' | 'd' | 'v' | 'h' | 'b' | 's',
-	more?: Partial<Pick<Ingredient, 'yields' | 'grows' | 'first'>> & { readonly allergens?: Allergen[] }
+	more?: Partial<Pick<Ingredient, 'yields' | 'grows' | 'first'>>
 ];
 const aisleOf = {
 	m: 'meat and fish',
@@ -260,20 +263,16 @@ export function takes(...rows: readonly IngredientRow[]): Ingredient[] {
 		each: amount,
 		step,
 		aisle: aisleOf[aisle],
-		...more
+		...more,
+		...listed(allergensIn(name))
 	}));
 }
+const listed = (tags: readonly Allergen[]) => (tags.length === 0 ? {} : { allergens: [...tags] });
+
 /** Salt, oil and the like. */
 export const salt = (step: string): IngredientRow => ['fine salt', 1.5, 'g', step, 's', { first: 0.6 }];
 export const oil = (step: string, ml = 6): IngredientRow => ['vegetable oil', ml, 'ml', step, 's', { grows: 0.7 }];
-export const butter = (step: string, grams = 8): IngredientRow => [
-	'butter',
-	grams,
-	'g',
-	step,
-	'd',
-	{ allergens: ['milk'] }
-];
+export const butter = (step: string, grams = 8): IngredientRow => ['butter', grams, 'g', step, 'd'];
 
 /** Vessels as [kind, from, to]. */
 export const vessels = (

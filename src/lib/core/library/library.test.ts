@@ -6,10 +6,13 @@ import { readKitchen } from '../model/kitchen';
 import type { Part } from '../model/meal';
 import { partKinds, readTechnique, type Step, type Technique } from '../model/technique';
 import { amountsOf } from '../model/quantities';
-import { wordIssue } from '../issues';
+import { spreadOf, usualOf } from '../timing/timing';
+import { wordIssue } from '../words/issues';
+import { wordReason } from '../words/reasons';
+import { wordFilled, wordUnfilled } from '../words/steps';
 import { compileMeal } from '../plan/compile/compile';
 import { everything, mealOf } from '../testing/library-meal';
-import { yields } from '../units/yields';
+import { yielding } from '../foods/ingredients';
 import { presets } from './kitchens';
 import { library } from './library';
 
@@ -28,7 +31,7 @@ function times(
 	const sums = new Map<string, number>();
 	for (const { step, ways } of compiled.value.trace.steps.values()) {
 		const id = step.id.replace(/-b\d+$/, '');
-		sums.set(id, (sums.get(id) ?? 0) + Math.min(...ways.map((w) => w.spread.usual)));
+		sums.set(id, (sums.get(id) ?? 0) + Math.min(...ways.map((w) => usualOf(w.timing))));
 	}
 	return sums;
 }
@@ -73,7 +76,7 @@ describe.each(techniques.map((t) => [t.id, t] as const))('%s', (_, technique) =>
 	test('is consistent, says when it is done, and names yields that there are', () => {
 		const read = readTechnique(technique);
 		expect(read.ok ? [] : read.issues.map(wordIssue)).toEqual([]);
-		for (const { yields: row } of technique.ingredients ?? []) if (row) expect(Object.keys(yields)).toContain(row);
+		for (const { yields: row } of technique.ingredients ?? []) if (row) expect(yielding).toContain(row);
 		for (const a of amountsOf(technique, {}, 4)) {
 			expect(a.bought).toBeGreaterThanOrEqual(a.used - 1e-9);
 			expect(a.bought).toBeGreaterThan(0);
@@ -88,14 +91,22 @@ describe.each(techniques.map((t) => [t.id, t] as const))('%s', (_, technique) =>
 		if (!compiled.ok) return;
 		for (const { step, ways } of compiled.value.trace.steps.values()) {
 			expect(ways.length).toBeGreaterThan(0);
-			const able = ways.filter((w) => Number.isFinite(w.spread.usual));
-			for (const { spread } of able) {
+			const able = ways.filter((w) => Number.isFinite(w.timing.mu));
+			for (const { timing } of able) {
+				const spread = spreadOf(timing);
 				expect(spread.shortest).toBeGreaterThan(0);
 				expect(spread.shortest).toBeLessThanOrEqual(spread.usual);
 				expect(spread.usual).toBeLessThanOrEqual(spread.longest);
-				for (const words of Object.values(spread.computed?.reason ?? {})) expect(words).not.toMatch(/NaN|undefined/);
+				const reason = timing.facts ? wordReason(timing.facts, timing.sigma) : {};
+				for (const words of Object.values(reason)) expect(words).not.toMatch(/NaN|undefined/);
 			}
-			expect(step.say).not.toContain('{');
+			const texts = [
+				step.say,
+				step.sign ?? '',
+				...(step.hands.kind === 'touches' ? step.hands.at.map((t) => t.say) : [])
+			];
+			for (const { timing } of able) for (const text of texts) expect(wordFilled(text, timing)).not.toContain('{');
+			for (const text of texts) expect(wordUnfilled(text)).not.toContain('{');
 		}
 	});
 

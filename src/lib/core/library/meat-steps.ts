@@ -140,3 +140,18 @@ export const crusts = (id: string, what: string, after: readonly string[], pan =
 			cautions: [smoke]
 		}
 	);
+
+/** The steps of a piece of red meat for another kind of meat, by its name in the plural. */
+export const withMeat = (steps: readonly Step[], food: 'pork', what: readonly [from: string, to: string]): Step[] => {
+	const named = (text: string) => text.replace(...what);
+	return steps.map((s) => ({
+		...s,
+		say: named(s.say),
+		hands:
+			s.hands.kind === 'touches' ? { ...s.hands, at: s.hands.at.map((t) => ({ ...t, say: named(t.say) })) } : s.hands,
+		time:
+			s.time.model && 'food' in s.time.model && s.time.model.food === 'lean meat'
+				? { ...s.time, model: { ...s.time.model, food } }
+				: s.time
+	}));
+};

@@ -1,6 +1,6 @@
 // What each vegetable is: how it is cut, trimmed and laid, and in which ways it can be cooked.
 import type { Parameter } from '../model/technique';
-import type { Yielding } from '../units/yields';
+import type { Yielding } from '../foods/ingredients';
 import type { knifeTasks } from '../model/time-model';
 import type { vegetables } from '../model/time-model';
 import { size } from './forms';

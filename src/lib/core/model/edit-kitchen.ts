@@ -1,6 +1,7 @@
 // Changes to a kitchen, each of which leaves it consistent.
 import { freeId } from './edit-meal';
 import type { Cook, Kitchen, Station, StationKind, Vessel, VesselKind } from './kitchen';
+import { stationTable } from './stations';
 
 /** A station in place of the one with its id. */
 export function withStation(kitchen: Kitchen, station: Station): Kitchen {
@@ -20,32 +21,14 @@ export function withBurner(kitchen: Kitchen): Kitchen {
 	return withNewStation(kitchen, 'burner');
 }
 
-const names: Readonly<Record<StationKind, string>> = {
-	burner: 'Burner',
-	oven: 'Oven',
-	board: 'Board',
-	cold: 'Cold place',
-	fryer: 'Fryer',
-	warm: 'Warm drawer',
-	grill: 'Grill',
-	griddle: 'Griddle',
-	'water bath': 'Water bath',
-	steamer: 'Steamer',
-	'wood oven': 'Wood oven'
-};
-
 /** What a new station of a kind is like; a burner like the last one, a griddle over the last two that have none. */
 function newStation(kitchen: Kitchen, kind: StationKind, base: { id: string; name: string }): Station | undefined {
 	if (kind === 'burner') {
-		const like = kitchen.stations.findLast((s) => s.kind === 'burner');
-		const { power, fuel } = like?.kind === 'burner' ? like : ({ power: 1800, fuel: 'electric' } as const);
-		return { kind, ...base, power, fuel };
+		const like = kitchen.stations.findLast((s) => s.kind === 'burner') ?? stationTable.burner.fresh;
+		return { kind, ...base, power: like.power, fuel: like.fuel };
 	}
-	if (kind === 'oven') {
-		return { kind, ...base, racks: 2, fan: true, lowest: 50, highest: 250, room: 20, rise: 4, fall: 15 };
-	}
-	if (kind === 'grill') return { kind, ...base, places: 1, fuel: 'gas' };
-	if (kind !== 'griddle') return { kind, ...base, places: 1 };
+	// A row of the table is fresh for its own kind, which TypeScript cannot follow through the union.
+	if (kind !== 'griddle') return { kind, ...base, ...stationTable[kind].fresh } as Station;
 	const taken = new Set(kitchen.stations.flatMap((s) => (s.kind === 'griddle' ? s.covers : [])));
 	const free = kitchen.stations.filter((s) => s.kind === 'burner' && !taken.has(s.id));
 	const [first, second] = free.slice(-2);
@@ -55,11 +38,12 @@ function newStation(kitchen: Kitchen, kind: StationKind, base: { id: string; nam
 /** One more station of a kind, next to its like; the same kitchen where it cannot be: a griddle wants two free burners. */
 export function withNewStation(kitchen: Kitchen, kind: StationKind): Kitchen {
 	const count = kitchen.stations.filter((s) => s.kind === kind).length;
+	const { name } = stationTable[kind];
 	const slug = kind.replaceAll(' ', '-');
 	const ids = kitchen.stations.map((s) => s.id);
 	const id = kind === 'burner' ? numbered(ids, slug) : freeId(ids, slug);
 	const number = kind === 'burner' ? Number(id.split('-').at(-1)) : count + 1;
-	const station = newStation(kitchen, kind, { id, name: number === 1 ? names[kind] : `${names[kind]} ${number}` });
+	const station = newStation(kitchen, kind, { id, name: number === 1 ? name : `${name} ${number}` });
 	if (!station) return kitchen;
 	const last = kitchen.stations.findLastIndex((s) => s.kind === kind);
 	const at = last < 0 ? kitchen.stations.length : last + 1;

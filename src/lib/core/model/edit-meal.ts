@@ -1,6 +1,6 @@
 // Changes to a meal, each of which leaves it consistent: links whose steps are gone go with them.
 import type { VesselKind } from './kitchen';
-import type { Meal, Part, Wish } from './meal';
+import { serviceOf, type Meal, type Part, type Wish } from './meal';
 import type { Technique } from './technique';
 
 type Techniques = ReadonlyMap<string, Technique>;
@@ -23,7 +23,17 @@ function withFewerWishes(part: Part, covers: number): Part {
 }
 
 export function withService(meal: Meal, course: string, service: number): Meal {
-	return { ...meal, courses: meal.courses.map((c) => (c.id === course ? { ...c, service } : c)) };
+	return { ...meal, courses: meal.courses.map((c) => (c.id === course ? { ...c, service: onClock(service) } : c)) };
+}
+
+const day = 86_400;
+
+/** A time as a clock shows it, also beyond midnight. */
+const onClock = (seconds: number) => ((seconds % day) + day) % day;
+
+/** Work begins no earlier than so many seconds after midnight. */
+export function withEarliest(meal: Meal, earliest: number): Meal {
+	return { ...meal, earliest: onClock(earliest) };
 }
 
 /** A parameter of one part set to a value; the usual value is left out. */
@@ -181,8 +191,8 @@ export function withCourse(meal: Meal, name: string): Meal {
 		meal.courses.map((c) => c.id),
 		slugOf(name) || 'course'
 	);
-	const last = Math.max(meal.earliest, ...meal.courses.map((c) => c.service));
-	return { ...meal, courses: [...meal.courses, { id, name, service: Math.min(86_340, last + betweenCourses) }] };
+	const last = Math.max(meal.earliest, ...meal.courses.map((c) => serviceOf(meal, c)));
+	return { ...meal, courses: [...meal.courses, { id, name, service: onClock(last + betweenCourses) }] };
 }
 
 /** Without a course and its parts; the last one stays. */

@@ -2,7 +2,8 @@
 import { z } from 'zod';
 import { duplicateIds, issuesOf, type Issue, type Read } from '../issues';
 import { idSchema, nameSchema } from './kitchen';
-import { allergens, readTechnique, techniqueSchema, type Technique } from './technique';
+import { allergens } from '../foods/allergens';
+import { readTechnique, techniqueSchema, type Technique } from './technique';
 
 const clock = z.int().min(0, 'must be a time of day').max(86_399, 'must be a time of day');
 
@@ -50,7 +51,7 @@ export const mealSchema = z.object({
 	/** Put away: kept, and not offered. */
 	archived: z.boolean().optional(),
 	covers: z.int().min(1, 'must be at least 1').max(60, 'must be at most 60'),
-	/** Nothing starts before this, seconds after midnight. */
+	/** Nothing starts before this, seconds after midnight. A service that is no later on the clock is on the day after. */
 	earliest: clock,
 	courses: z
 		.array(z.object({ id: idSchema, name: nameSchema, service: clock }))
@@ -72,6 +73,16 @@ export const mealSchema = z.object({
 	)
 });
 export type Meal = z.infer<typeof mealSchema>;
+
+const day = 86_400;
+
+/** When a course is served, seconds after midnight of the day on which work may begin. */
+export function serviceOf(
+	{ earliest }: Pick<Meal, 'earliest'>,
+	{ service }: Pick<Meal['courses'][number], 'service'>
+): number {
+	return service > earliest ? service : service + day;
+}
 
 /** The techniques that a meal can name: the library's, and its own. */
 export function withOwn(
@@ -118,12 +129,6 @@ export function readMeal(data: unknown, library: ReadonlyMap<string, Technique>)
 		...duplicateIds(meal.parts, ['parts'])
 	];
 	const courses = new Set(meal.courses.map((c) => c.id));
-	meal.courses.forEach((c, i) => {
-		if (c.service <= meal.earliest) {
-			const what = 'the service time is not after the earliest start of work';
-			issues.push({ code: 'out-of-order', path: ['courses', i, 'service'], what });
-		}
-	});
 	meal.parts.forEach((p, i) => {
 		const unknown = (key: string, id: string, among: string) => {
 			issues.push({ code: 'unknown-id', path: ['parts', i, key], id, among });

@@ -1,7 +1,7 @@
 // Meals, kitchens and techniques: what is refused and how it is said; every change leaves them consistent.
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { wordIssue } from '../issues';
+import { wordIssue } from '../words/issues';
 import { demoKitchens, demoMeals } from '../library/demo';
 import { library } from '../library/library';
 import { movedPart, withCovers, withoutPart, withPart, withService, withSetting, withTechnique } from './edit-meal';
@@ -82,7 +82,7 @@ describe('what is wrong is named with its place', () => {
 			'500 mm is outside'
 		],
 		['no covers', () => readMeal({ ...meal, covers: 0 }, library), 'covers'],
-		['a service before work begins', () => readMeal({ ...meal, earliest: 80_000 }, library), 'courses[0].service'],
+		['a service that is no time of day', () => readMeal({ ...meal, earliest: 90_000 }, library), 'earliest'],
 		[
 			'steps in a circle',
 			() =>

@@ -1,9 +1,32 @@
-// A plan in the cook's words: what starts when, where, in what, with whose hands, and why there. Clock times in seconds
-// after midnight (beyond 86 400 after the next midnight).
+// A plan as facts: what starts when, where, in what, with whose hands, and why there. Clock times in seconds after midnight
+// of the day it begins (beyond 86 400 after the next midnight). `words/` makes sentences of it, in the cook's units.
 import { z } from 'zod';
+import { issuesOf, type Read } from '../issues';
 import { stepKinds } from './technique';
+import { careSchema, timeFactsSchema } from './time-facts';
 
 const time = z.int();
+
+/** What a step takes that another one needs: hands, a vessel, one station or one of several alike. */
+const takenSchema = z.discriminatedUnion('kind', [
+	z.object({ kind: z.literal('hands') }),
+	z.object({ kind: z.literal('vessel'), vessel: z.string() }),
+	z.object({ kind: z.literal('station'), station: z.string(), isOneOf: z.boolean() }),
+	z.object({ kind: z.literal('other'), id: z.string() })
+]);
+export type Taken = z.infer<typeof takenSchema>;
+
+/** What keeps a step from starting later; other steps by id (a plating too). `said` is a sentence of old. */
+const heldBySchema = z.discriminatedUnion('kind', [
+	z.object({ kind: z.literal('plate') }),
+	z.object({ kind: z.literal('follower'), step: z.string() }),
+	z.object({ kind: z.literal('rival'), step: z.string(), taken: takenSchema }),
+	z.object({ kind: z.literal('leader'), step: z.string() }),
+	z.object({ kind: z.literal('oven-changes'), step: z.string() }),
+	z.object({ kind: z.literal('nothing') }),
+	z.object({ kind: z.literal('said'), text: z.string() })
+]);
+export type HeldBy = z.infer<typeof heldBySchema>;
 
 /** A stretch of one cook's hands: a whole step, or a touch within one. */
 const handSchema = z.object({ cook: z.string(), from: time, to: time, say: z.string(), whole: z.boolean() });
@@ -19,9 +42,14 @@ const plannedStepSchema = z.object({
 	kind: z.enum(stepKinds),
 	from: time,
 	to: time,
-	/** Durations it may have, seconds. */
+	/** Durations it may have, seconds: the 10th and the 90th hundredth; ln of them ~ N(mu, sigma²). */
 	shortest: time,
 	longest: time,
+	mu: z.number(),
+	sigma: z.number(),
+	/** Core at which it comes off, and the highest that it comes to at rest, °C: `{pull}` in its words. */
+	pull: z.number().optional(),
+	peak: z.number().optional(),
 	lane: z.string(),
 	/** Temperature of the oven, °C; what to set it to, where the two differ. */
 	setting: z.number().optional(),
@@ -31,10 +59,11 @@ const plannedStepSchema = z.object({
 	hands: z.array(handSchema),
 	sign: z.string().optional(),
 	cautions: z.array(z.string()),
-	/** Why it takes so long, where that was computed: what was put in, the model and its source, how far it may be off. */
-	reason: z.object({ from: z.string(), model: z.string(), off: z.string() }).optional(),
-	/** What keeps it from starting later. */
-	heldBy: z.string(),
+	/** Cautions that depend on what was put in. */
+	care: z.array(careSchema),
+	/** What its time was computed from, where it was. */
+	facts: timeFactsSchema.optional(),
+	heldBy: heldBySchema,
 	/** Steps (ids) that must be done before. */
 	after: z.array(z.string())
 });
@@ -66,7 +95,7 @@ const plannedPartSchema = z.object({
 
 export const planSchema = z.object({
 	format: z.literal('juntos-plan'),
-	version: z.literal(1),
+	version: z.literal(2),
 	meal: z.string(),
 	name: z.string(),
 	covers: z.int(),
@@ -76,7 +105,17 @@ export const planSchema = z.object({
 	/** First start and last service. */
 	from: time,
 	to: time,
-	services: z.array(z.object({ course: z.string(), name: z.string(), due: time, at: time, plating: time })),
+	services: z.array(
+		z.object({
+			course: z.string(),
+			name: z.string(),
+			due: time,
+			at: time,
+			plating: time,
+			/** Who plates it. */
+			cook: z.string().optional()
+		})
+	),
 	lanes: z.array(laneSchema),
 	cooks: z.array(z.object({ id: z.string(), name: z.string() })),
 	parts: z.array(plannedPartSchema),
@@ -86,10 +125,46 @@ export const planSchema = z.object({
 	/** Each oven's temperature over time: corners of a broken line. */
 	terrain: z.array(z.object({ lane: z.string(), points: z.array(z.object({ at: time, celsius: z.number() })) })),
 	/** Stretches where hands are wanted again and again, and where a cook is free. */
-	tight: z.array(z.object({ from: time, to: time, count: z.int(), say: z.string() })),
+	tight: z.array(z.object({ from: time, to: time, count: z.int() })),
 	idle: z.array(z.object({ cook: z.string(), from: time, to: time }))
 });
 export type Plan = z.infer<typeof planSchema>;
 export type PlannedStep = Plan['steps'][number];
 export type PlannedPart = Plan['parts'][number];
 export type Lane = Plan['lanes'][number];
+
+/** A plan of version 1, which carried sentences, as one of version 2. */
+const sentencesSchema = z.object({
+	version: z.literal(1),
+	steps: z.array(
+		z.looseObject({
+			shortest: time,
+			longest: time,
+			heldBy: z.string(),
+			reason: z.object({ from: z.string(), model: z.string(), off: z.string() }).optional()
+		})
+	)
+});
+
+function fromSentences(data: unknown): unknown {
+	const old = sentencesSchema.loose().safeParse(data);
+	if (!old.success) return data;
+	return {
+		...old.data,
+		version: 2,
+		steps: old.data.steps.map(({ reason, heldBy, ...step }) => ({
+			...step,
+			mu: Math.log(Math.sqrt(Math.max(1, step.shortest) * Math.max(1, step.longest))),
+			sigma: Math.log(Math.max(1, step.longest) / Math.max(1, step.shortest)) / 2.563,
+			care: [],
+			heldBy: { kind: 'said', text: heldBy },
+			...(reason ? { facts: { kind: 'said', ...reason } } : {})
+		}))
+	};
+}
+
+/** Unknown data as a plan, of this version or the one before, or what is wrong with it. */
+export function readPlan(data: unknown): Read<Plan> {
+	const parsed = planSchema.safeParse(fromSentences(data));
+	return parsed.success ? { ok: true, value: parsed.data } : { ok: false, issues: issuesOf(parsed.error) };
+}

@@ -1,7 +1,9 @@
 // What a meal takes: raw weights from portions, what does not scale, what to taste is kept by; bowls, and the shopping.
-import { rawFor, trimmedFor, yields, type Yielding } from '../units/yields';
+import type { Allergen } from '../foods/allergens';
+import { fatRow, panFats, type Fat } from '../foods/fats';
+import { isYielding, rawFor, trimmedFor } from '../foods/ingredients';
 import type { Meal, Part } from './meal';
-import type { aisles, Allergen, Ingredient, Technique } from './technique';
+import type { aisles, Ingredient, Technique } from './technique';
 import type { Quantity } from './time-model';
 
 /** An ingredient for so many. */
@@ -22,17 +24,54 @@ export interface Amount {
 
 /** People for whom an ingredient's `each` holds exactly. */
 const reference = 4;
-const isYielding = (name: string): name is Yielding => Object.hasOwn(yields, name);
+/** What a pan's fat is called in a technique, until the cook chooses one. */
+const anyFat = 'vegetable oil';
+/** Millilitres of the fat for a pan, for one of four, where the technique does not say. */
+const usualFat = 5;
+
+const settingOf = (technique: Technique, settings: Part['settings'], id: string) =>
+	settings[id] ?? technique.parameters.find((p) => p.id === id)?.usual;
+
+/** The fat that the cook chose for the pan; none where it is the technique's own. */
+function chosenFat(technique: Technique, settings: Part['settings']): Fat | undefined {
+	const chosen = settingOf(technique, settings, 'fat');
+	return chosen === undefined || chosen === 0 ? undefined : panFats[chosen];
+}
+
+/** The ingredients of a technique, with the fat for the pan by its name: weighed where it is solid. */
+function ingredientsOf(technique: Technique, settings: Part['settings']): readonly Ingredient[] {
+	const all = technique.ingredients ?? [];
+	const fat = chosenFat(technique, settings);
+	if (fat === undefined) return all;
+	const { weighed, allergens = [] } = fatRow(fat);
+	const plain = all.find((i) => i.name === anyFat) ?? {
+		id: anyFat.replace(' ', '-'),
+		name: anyFat,
+		unit: 'ml' as const,
+		each: usualFat,
+		step: (technique.steps.find((s) => s.time.model?.kind === 'hot-pan') ?? technique.steps[0])?.id ?? '',
+		aisle: 'store cupboard' as const
+	};
+	const named: Ingredient = {
+		...plain,
+		name: fat,
+		...(weighed === undefined ? {} : { unit: 'g', each: scaled(plain.each, weighed) }),
+		...(allergens.length === 0 ? {} : { allergens: [...allergens] })
+	};
+	return all.includes(plain) ? all.map((i) => (i === plain ? named : i)) : [...all, named];
+}
+
+const scaled = (q: Quantity, by: number): Quantity =>
+	typeof q === 'number' ? q * by : { ...q, times: q.times * by, plus: q.plus * by };
 
 /** The ingredients of a part for so many; quantities that name a parameter take the part's setting. */
 export function amountsOf(technique: Technique, settings: Part['settings'], covers: number): readonly Amount[] {
 	const value = (q: Quantity) => {
 		if (typeof q === 'number') return q;
-		const of =
-			q.by === 'covers' ? covers : (settings[q.by] ?? technique.parameters.find((p) => p.id === q.by)?.usual ?? 0);
+		const of = q.by === 'covers' ? covers : (settingOf(technique, settings, q.by) ?? 0);
 		return q.times * of + q.plus;
 	};
-	return (technique.ingredients ?? []).map(
+	return ingredientsOf(technique, settings).map(
 		({ name, unit, each, grows = 1, yields: what, first, step, aisle, allergens }) => {
 			const served = value(each) * reference * (covers / reference) ** grows;
 			const isTrimmed = what !== undefined && isYielding(what);
@@ -74,7 +113,8 @@ export function shoppingOf(meal: Meal, techniques: ReadonlyMap<string, Technique
 			const key = `${name.toLowerCase()} ${unit}`;
 			const line = lines.get(key);
 			const parts = line?.parts.includes(part.name) ? line.parts : [...(line?.parts ?? []), part.name];
-			lines.set(key, { name, unit, bought: (line?.bought ?? 0) + bought, aisle, allergens, parts });
+			const tags = [...new Set([...(line?.allergens ?? []), ...allergens])];
+			lines.set(key, { name, unit, bought: (line?.bought ?? 0) + bought, aisle, allergens: tags, parts });
 		}
 	}
 	return [...lines.values()].sort((a, b) => a.aisle.localeCompare(b.aisle) || a.name.localeCompare(b.name));
@@ -102,7 +142,7 @@ export function bowlsOf(meal: Meal, techniques: ReadonlyMap<string, Technique>):
 	});
 }
 
-/** Allergens of all ingredients of a technique, each once. */
-export function allergensOf(technique: Technique): readonly Allergen[] {
-	return [...new Set((technique.ingredients ?? []).flatMap((i) => i.allergens ?? []))];
+/** Allergens of all ingredients of a technique, and of the fat that is chosen for its pan, each once. */
+export function allergensOf(technique: Technique, settings: Part['settings']): readonly Allergen[] {
+	return [...new Set(ingredientsOf(technique, settings).flatMap((i) => i.allergens ?? []))];
 }

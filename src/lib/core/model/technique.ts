@@ -1,7 +1,9 @@
 // A technique: one way to make a part, as a graph of steps with what each needs. Zod is the source of types and schema.
+import { allergens } from '../foods/allergens';
 import { z } from 'zod';
 import { duplicateIds, issuesOf, type Issue, type Path, type Read } from '../issues';
 import { idSchema, nameSchema, vesselKinds } from './kitchen';
+import { beyondLimits } from './limits';
 import { namedIn, quantitySchema, timeModelSchema } from './time-model';
 
 const seconds = z
@@ -142,24 +144,6 @@ const stepSchema = z.object({
 export type Step = z.infer<typeof stepSchema>;
 
 export const partKinds = ['protein', 'egg', 'side', 'starch', 'sauce', 'garnish', 'bread', 'table', 'drink'] as const;
-
-export const allergens = [
-	'gluten',
-	'crustaceans',
-	'eggs',
-	'fish',
-	'peanuts',
-	'soy',
-	'milk',
-	'nuts',
-	'celery',
-	'mustard',
-	'sesame',
-	'sulphites',
-	'lupin',
-	'molluscs'
-] as const;
-export type Allergen = (typeof allergens)[number];
 
 export const aisles = [
 	'meat and fish',
@@ -315,6 +299,7 @@ export function readTechnique(data: unknown, path: Path = []): Read<Technique> {
 		known(v.to, ['vessels', i, 'to']);
 	});
 	known(technique.plate.step, ['plate', 'step']);
+	issues.push(...beyondLimits(technique, path));
 	const circle = findCircle(technique.steps);
 	if (circle) issues.push({ code: 'steps-in-a-circle', path: [...path, 'steps'], steps: circle });
 	return issues.length > 0 ? { ok: false, issues } : { ok: true, value: technique };

@@ -1,4 +1,5 @@
 // How a step's time is computed: which model of the kitchen science, with what the cook knows put in.
+import { foodNames } from '../foods/ingredients';
 import { z } from 'zod';
 import { idSchema } from './kitchen';
 
@@ -71,35 +72,6 @@ export const pieceTasks = [
 	'carve a portion',
 	'score a breast',
 	'wash a pan'
-] as const;
-export const foodNames = [
-	'lean meat',
-	'mince',
-	'poultry breast',
-	'poultry thigh',
-	'duck breast',
-	'white fish',
-	'salmon',
-	'egg white',
-	'egg yolk',
-	'potato',
-	'sweet potato',
-	'root',
-	'squash',
-	'green vegetable',
-	'gratin',
-	'tofu',
-	'dough'
-] as const;
-/** Fats for the pan, the usual one first. */
-export const panFats = [
-	'refined high-oleic sunflower oil',
-	'refined rapeseed oil',
-	'refined olive oil',
-	'extra virgin olive oil',
-	'ghee',
-	'duck fat',
-	'whole butter'
 ] as const;
 /** What food lies in; `place` is the air of the oven, or what the grill or the fired oven is like. */
 export const media = ['water', 'bath', 'steam', 'oil', 'ice', 'fridge', 'room', 'place'] as const;

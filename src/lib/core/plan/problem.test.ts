@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { wordIssue } from '../issues';
+import { wordIssue } from '../words/issues';
 import { randomProblem, small } from '../testing/random-problem';
 import { solveNow } from '../testing/solve-now';
 import { readProblem, type Problem } from './problem';
@@ -71,10 +71,10 @@ describe('at the limits', () => {
 		resources: [{ id: 'hands', capacity: 1 }]
 	};
 	const task = (id: string, duration = 10, more: object = {}) => ({ id, modes: [{ duration, ...more }] });
-	const solveData = (data: object) => {
+	const solveData = (data: object, budget = 20_000) => {
 		const read = readProblem({ ...base, ...data });
 		if (!read.ok) throw new Error(JSON.stringify(read.issues));
-		return solveNow(read.value, { budget: 20_000 });
+		return solveNow(read.value, { budget });
 	};
 
 	test('waits in a circle that grows are told as a conflict of just those', () => {
@@ -115,9 +115,45 @@ describe('at the limits', () => {
 
 	test('5,000 tasks end within a budget, one more is refused with its place', () => {
 		const tasks = (n: number) => Array.from({ length: n }, (_, i) => task(`t${i}`, 1 + (i % 7)));
-		const answer = solveData({ tasks: tasks(5000) });
+		const answer = solveData({ tasks: tasks(5000) }, 500);
 		expect(['optimal', 'feasible', 'unknown']).toContain(answer.status);
 		const read = readProblem({ ...base, tasks: tasks(5001) });
 		expect(read.ok ? [] : read.issues.map((i) => i.path[0])).toEqual(['tasks']);
+	});
+
+	test('a field that nobody knows is an error, not a remark, wherever it stands', () => {
+		const read = readProblem({
+			...base,
+			ties: [['a', 'b']],
+			tasks: [{ ...task('a'), mood: 'calm', modes: [{ duration: 5, at: 'burner 1' }] }]
+		});
+		const said = read.ok ? '' : read.issues.map(wordIssue).join('\n');
+		expect(said).toMatch(/"ties"/);
+		expect(said).toMatch(/tasks\[0\]: has a field that nobody here knows: "mood"/);
+		expect(said).toMatch(/tasks\[0\]\.modes\[0\]: .*"at"/);
+	});
+
+	test('lists that are too long are refused before they are read', () => {
+		const lags = Array.from({ length: 400_000 }, () => ({ nonsense: 1 }));
+		const modes = Array.from({ length: 101 }, () => ({ duration: 1 }));
+		const read = readProblem({ ...base, tasks: [{ ...task('a'), modes }], lags });
+		expect(read.ok ? [] : read.issues).toEqual([
+			{ code: 'too-many', path: ['lags'], what: 'lags', seen: 400_000, most: 20_000 }
+		]);
+		const ways = readProblem({ ...base, tasks: [{ ...task('a'), modes }] });
+		expect(ways.ok ? [] : ways.issues.map((i) => i.path.join('.'))).toEqual(['tasks.0.modes']);
+	});
+
+	test('what is wrong is said in words with what to give, not in a schema’s', () => {
+		const read = readProblem({ ...base, horizon: 'long', services: [{ id: 's' }], weights: { slip: -1, span: 1.5 } });
+		const said = read.ok ? [] : read.issues.map(wordIssue);
+		expect(said).toEqual(
+			expect.arrayContaining([
+				'horizon: must be a number; write it so.',
+				'services[0].due: is missing: give a number.',
+				'weights.slip: must be at least 0.'
+			])
+		);
+		for (const words of said) expect(words).not.toMatch(/Invalid input|received/);
 	});
 });

@@ -10,25 +10,25 @@ const signed = z.int().min(-longest).max(longest);
 const price = z.int().min(0).max(10_000_000);
 const amount = z.int().min(1).max(1_000_000);
 
-const use = z.object({ resource: id, amount, from: instant.optional(), to: instant.optional() });
-const mode = z.object({
+const use = z.strictObject({ resource: id, amount, from: instant.optional(), to: instant.optional() });
+const mode = z.strictObject({
 	duration: z.int().min(1).max(longest),
 	uses: z.array(use).optional(),
-	state: z.object({ id, value: z.int().min(-10_000).max(10_000) }).optional()
+	state: z.strictObject({ id, value: z.int().min(-10_000).max(10_000) }).optional()
 });
 
 /** A plan problem; every number is a whole number, times are seconds. */
-export const problemSchema = z.object({
+export const problemSchema = z.strictObject({
 	format: z.literal('juntos-problem'),
 	version: z.literal(1),
 	name: z.string(),
 	horizon: instant,
-	services: z.array(z.object({ id, due: instant })).min(1),
-	weights: z.object({ slip: price, span: price }),
-	resources: z.array(z.object({ id, capacity: z.int().min(0).max(1_000_000) })).default([]),
+	services: z.array(z.strictObject({ id, due: instant })).min(1),
+	weights: z.strictObject({ slip: price, span: price }),
+	resources: z.array(z.strictObject({ id, capacity: z.int().min(0).max(1_000_000) })).default([]),
 	states: z
 		.array(
-			z.object({
+			z.strictObject({
 				id,
 				initial: z.int().min(-10_000).max(10_000),
 				rise: z.int().min(0).max(10_000),
@@ -38,23 +38,23 @@ export const problemSchema = z.object({
 		.default([]),
 	tasks: z
 		.array(
-			z.object({
+			z.strictObject({
 				id,
 				modes: z.array(mode).min(1),
 				release: instant.optional(),
 				ahead: z.boolean().optional(),
-				fixed: z.object({ start: instant, mode: z.int().min(0) }).optional()
+				fixed: z.strictObject({ start: instant, mode: z.int().min(0) }).optional()
 			})
 		)
 		.max(5000),
-	lags: z.array(z.object({ from: id, to: id, min: signed, max: signed.optional() })).default([]),
-	holds: z.array(z.object({ resource: id, amount, from: id, to: id })).default([]),
+	lags: z.array(z.strictObject({ from: id, to: id, min: signed, max: signed.optional() })).default([]),
+	holds: z.array(z.strictObject({ resource: id, amount, from: id, to: id })).default([]),
 	choices: z
-		.array(z.object({ id, options: z.array(z.object({ id, tasks: z.array(id), cost: price })).min(1) }))
+		.array(z.strictObject({ id, options: z.array(z.strictObject({ id, tasks: z.array(id), cost: price })).min(1) }))
 		.default([]),
 	serve: z
 		.array(
-			z.object({
+			z.strictObject({
 				task: id,
 				service: id,
 				offset: signed,
@@ -86,8 +86,56 @@ export const scheduleSchema = z.object({
 });
 export type Schedule = z.infer<typeof scheduleSchema>;
 
+/** How long each list may be, so that nothing that is refused takes long to be refused. */
+const mostOf = {
+	tasks: 5000,
+	lags: 20_000,
+	holds: 10_000,
+	serve: 10_000,
+	choices: 2500,
+	resources: 2000,
+	states: 500,
+	services: 200
+} as const;
+/** Modes and uses of one task, and all uses of a problem. */
+const mostWays = { modes: 100, uses: 200, all: 60_000 } as const;
+
+/** Lists that are too long to be looked at one by one. */
+function tooLong(data: unknown): readonly Issue[] {
+	if (typeof data !== 'object' || data === null) return [];
+	const lists = data as Readonly<Record<string, unknown>>;
+	const issues = Object.entries(mostOf).flatMap(([key, most]): Issue[] => {
+		const list = lists[key];
+		const isLong = Array.isArray(list) && list.length > most;
+		return isLong ? [{ code: 'too-many', path: [key], what: key, seen: list.length, most }] : [];
+	});
+	if (issues.length > 0 || !Array.isArray(lists.tasks)) return issues;
+	let all = 0;
+	const count = (value: unknown, key: string): readonly unknown[] => {
+		const list = typeof value === 'object' && value !== null ? (value as Record<string, unknown>)[key] : undefined;
+		return Array.isArray(list) ? list : [];
+	};
+	for (const [i, task] of (lists.tasks as readonly unknown[]).entries()) {
+		const modes = count(task, 'modes');
+		const path = ['tasks', i, 'modes'];
+		if (modes.length > mostWays.modes)
+			issues.push({ code: 'too-many', path, what: 'modes', seen: modes.length, most: mostWays.modes });
+		for (const [k, mode] of modes.slice(0, mostWays.modes).entries()) {
+			const { length } = count(mode, 'uses');
+			all += length;
+			if (length > mostWays.uses)
+				issues.push({ code: 'too-many', path: [...path, k, 'uses'], what: 'uses', seen: length, most: mostWays.uses });
+		}
+	}
+	if (all > mostWays.all)
+		issues.push({ code: 'too-many', path: ['tasks'], what: 'uses', seen: all, most: mostWays.all });
+	return issues;
+}
+
 /** Unknown data as a problem whose references all hold, or every issue found. */
 export function readProblem(data: unknown): Read<Problem> {
+	const long = tooLong(data);
+	if (long.length > 0) return { ok: false, issues: long };
 	const parsed = problemSchema.safeParse(data);
 	if (!parsed.success) return { ok: false, issues: issuesOf(parsed.error) };
 	const issues = inconsistencies(parsed.data);

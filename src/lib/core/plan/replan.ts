@@ -1,7 +1,8 @@
-// In the middle of the work: what has begun is fixed, what has not begun starts no earlier than now.
+// In the middle of the work: what has begun is fixed, what has not begun starts no earlier than now, and nothing that the
+// facts have already broken is asked for again.
 import type { Plan } from '../model/plan';
-import { aheadChoice, grid, modeOf, worded, type Compiled } from './compile/compile';
-import { handUses, type HandUse } from './compile/hands';
+import { aheadChoice, grid, modeOf, type Compiled } from './compile/compile';
+import { handUses } from './compile/hands';
 import type { Problem, Schedule } from './problem';
 
 /** A plan in force, and how the work stands. Clock times in seconds after midnight. */
@@ -10,82 +11,168 @@ export interface Standing {
 	readonly now: number;
 	/** Steps that have begun, by id, with when they began and when they end, or are thought to. */
 	readonly begun: readonly { readonly step: string; readonly from: number; readonly to: number }[];
+	/** Courses that are served. */
+	readonly served?: readonly string[];
 }
 
 type Task = Problem['tasks'][number];
+type Mode = Task['modes'][number];
+
+/** A task that has begun, in seconds from instant 0. */
+interface Begun {
+	readonly start: number;
+	readonly length: number;
+}
+
+const endOf = ({ start, length }: Begun) => start + length;
 
 /**
  * The compiled problem with what has begun fixed where it is, at the length that it has, and everything else not before
- * now. A promise that is broken already binds no more: waits between steps that both have begun, and the longest wait of
- * what has begun.
+ * now. What is past takes nothing any more; what is under way takes what it takes, as far as there is enough of it, the
+ * newest first (the cook has managed somehow); an oven has the temperature of what was put in last. A promise that is broken
+ * already binds no more: waits between steps that both have begun, and the longest wait of what has begun.
  *
  * @param previous the plan in force as an answer to the compiled problem (see `scheduleOf`)
  */
-export function withBegun(compiled: Compiled, previous: Schedule, standing: Standing): Compiled {
+export function withFacts(compiled: Compiled, previous: Schedule, standing: Standing): Compiled {
 	const { trace } = compiled;
 	const problem = withAheadSettled(compiled.problem, previous);
 	const instant = (clock: number) => Math.max(0, Math.round((clock - trace.origin) / grid) * grid);
 	const now = Math.max(0, Math.ceil((standing.now - trace.origin) / grid) * grid);
 	const begun = new Map(
-		[...standing.begun, ...platedUp(compiled, standing)].map(({ step, from, to }) => {
+		[...standing.begun, ...platedUp(compiled, standing)].map(({ step, from, to }): [string, Begun] => {
 			const start = instant(from);
-			return [step, { start, length: Math.max(grid, instant(to) - start) }] as const;
+			return [step, { start, length: Math.max(grid, instant(to) - start) }];
 		})
 	);
 	const steps = new Map(trace.steps);
-	const busy: HandUse[] = [];
-	const cooks = problem.resources.find((r) => r.id === 'hands')?.capacity ?? 0;
-	/** What is past takes no hands any more; nor does what more hands than there are would be wanted for. */
-	const canBe = (use: HandUse) =>
-		use.to > now && busy.filter((other) => other.from < use.to && use.from < other.to).length < cooks;
-	const tasks = problem.tasks.map((task): Task => {
+	const fixed = problem.tasks.map((task): Task => {
 		const known = begun.get(task.id);
 		if (!known) return { ...task, release: Math.max(now, task.release ?? 0) };
-		const { start, length } = known;
-		const mode = previous.modes?.[task.id] ?? 0;
-		const fixed = { start, mode };
-		const traced = trace.steps.get(task.id);
-		const way = traced?.ways[mode];
-		if (!traced || !way) {
-			// What is over takes no hands any more.
-			const uses = start + length <= now ? [] : (task.modes[0]?.uses ?? []);
-			return { ...task, fixed, modes: [{ duration: length, uses }] };
+		const mode = Math.min(previous.modes?.[task.id] ?? 0, task.modes.length - 1);
+		const way = trace.steps.get(task.id)?.ways[mode];
+		const step = trace.steps.get(task.id);
+		if (step && way) {
+			const hands = handUses(step.step, known.length, grid);
+			const own = { ...way, hands };
+			steps.set(task.id, { ...step, ways: step.ways.map((w, k) => (k === mode ? own : w)) });
+			const modes = task.modes.map((m, k) => (k === mode ? modeOf(own, known.length) : m));
+			return withoutRelease({ ...task, modes, fixed: { start: known.start, mode } });
 		}
-		const hands = handUses(worded(traced.step, way), length, grid);
-		steps.set(task.id, { ...traced, ways: traced.ways.map((w, k) => (k === mode ? { ...w, hands } : w)) });
-		const wanted = hands.filter((use) => {
-			const at = { ...use, from: start + use.from, to: start + use.to };
-			const isWanted = canBe(at);
-			if (isWanted) busy.push(at);
-			return isWanted;
-		});
-		const modes = task.modes.map((m, k) => (k === mode ? modeOf({ ...way, hands: wanted }, length) : m));
-		return { ...task, modes, fixed };
+		const modes = task.modes.map((m, k) => (k === mode ? { ...m, duration: known.length } : m));
+		return withoutRelease({ ...task, modes, fixed: { start: known.start, mode } });
 	});
-	const endOf = ({ start, length }: { readonly start: number; readonly length: number }) => start + length;
-	const lags = problem.lags.flatMap((lag) => {
-		const [from, to] = [begun.get(lag.from), begun.get(lag.to)];
-		if (from && to) return [];
+	const last = Math.max(...[...begun.values()].map(endOf), now);
+	const settled = withCapacitiesSettled({ ...problem, tasks: fixed }, begun, now);
+	return {
+		trace: { ...trace, steps },
+		problem: {
+			...withStatesSettled(settled, begun),
+			lags: lagsLeft(problem, begun, now),
+			serve: problem.serve.map(({ max, ...s }) => (max === undefined || begun.has(s.task) ? s : { ...s, max })),
+			horizon: Math.max(problem.horizon, last + grid)
+		}
+	};
+}
+
+function withoutRelease(task: Task): Task {
+	const rest = { ...task };
+	delete rest.release;
+	return rest;
+}
+
+/** The waits that still bind: none into what has begun; no longest wait out of it that is over. */
+function lagsLeft({ lags }: Problem, begun: ReadonlyMap<string, Begun>, now: number): Problem['lags'] {
+	return lags.flatMap((lag) => {
+		if (begun.has(lag.to)) return [];
+		const from = begun.get(lag.from);
 		if (!from || lag.max === undefined) return [lag];
 		// Overdue: at once, or as soon as there are hands.
 		return [endOf(from) + lag.max < now ? { from: lag.from, to: lag.to, min: lag.min } : lag];
 	});
-	const serve = problem.serve.map(({ max, ...s }) => (max === undefined || begun.has(s.task) ? s : { ...s, max }));
-	const last = Math.max(...[...begun.values()].map(endOf), now);
-	return {
-		trace: { ...trace, steps },
-		problem: { ...problem, tasks, lags, serve, horizon: Math.max(problem.horizon, last + grid) }
-	};
 }
 
-/** Platings that have begun by the plan, all that goes on the plates being ready. */
-function platedUp({ trace }: Compiled, { plan, now, begun }: Standing): Standing['begun'] {
+/** Uses and holds of what has begun, from now on, as far as there is enough: the newest first. */
+function withCapacitiesSettled(problem: Problem, begun: ReadonlyMap<string, Begun>, now: number): Problem {
+	const room = new Map(
+		problem.resources.map((r) => {
+			const taken: { from: number; to: number; amount: number }[] = [];
+			/** Take a stretch if there is room for all of it. */
+			const take = (from: number, to: number, amount: number) => {
+				const load = (at: number) =>
+					taken.reduce((sum, t) => (t.from <= at && at < t.to ? sum + t.amount : sum), amount);
+				const instants = [from, ...taken.map((t) => t.from).filter((at) => from < at && at < to)];
+				const fits = instants.every((at) => load(at) <= r.capacity);
+				if (fits) taken.push({ from, to, amount });
+				return fits;
+			};
+			return [r.id, take] as const;
+		})
+	);
+	const takes = (resource: string, from: number, to: number, amount: number) => {
+		if (to <= now) return false;
+		return room.get(resource)?.(Math.max(from, now), to, amount) ?? false;
+	};
+	const newest = [...problem.tasks].sort((a, b) => (begun.get(b.id)?.start ?? 0) - (begun.get(a.id)?.start ?? 0));
+	const usesOf = new Map<string, NonNullable<Mode['uses']>>();
+	for (const task of newest) {
+		const known = begun.get(task.id);
+		const mode = task.modes[task.fixed?.mode ?? -1];
+		if (!known || !mode) continue;
+		const kept = (mode.uses ?? []).filter((u) =>
+			takes(u.resource, known.start + (u.from ?? 0), known.start + (u.to ?? mode.duration), u.amount)
+		);
+		usesOf.set(task.id, kept);
+	}
+	const holds = problem.holds
+		.toSorted((a, b) => (begun.get(b.from)?.start ?? Infinity) - (begun.get(a.from)?.start ?? Infinity))
+		.filter((h) => {
+			const [from, to] = [begun.get(h.from), begun.get(h.to)];
+			if (!from) return !to;
+			return takes(h.resource, from.start, to ? endOf(to) : Infinity, h.amount);
+		});
+	const tasks = problem.tasks.map((task) => {
+		const uses = usesOf.get(task.id);
+		if (!uses || !task.fixed) return task;
+		return { ...task, modes: task.modes.map((m, k) => (k === task.fixed?.mode ? { ...m, uses } : m)) };
+	});
+	return { ...problem, tasks, holds };
+}
+
+/** Each oven is at the temperature of what was put in last; what went in before at another one asks for none any more. */
+function withStatesSettled(problem: Problem, begun: ReadonlyMap<string, Begun>): Problem {
+	const stateOf = (task: Task) => task.modes[task.fixed?.mode ?? -1]?.state;
+	const last = new Map<string, { readonly task: string; readonly value: number; readonly start: number }>();
+	for (const task of problem.tasks) {
+		const [state, known] = [stateOf(task), begun.get(task.id)];
+		if (!state || !known || (last.get(state.id)?.start ?? -1) > known.start) continue;
+		last.set(state.id, { task: task.id, value: state.value, start: known.start });
+	}
+	const tasks = problem.tasks.map((task) => {
+		const state = stateOf(task);
+		const newest = state && last.get(state.id);
+		if (!newest || newest.value === state.value) return task;
+		const modes = task.modes.map((m, k) => {
+			if (k !== task.fixed?.mode) return m;
+			const rest = { ...m };
+			delete rest.state;
+			return rest;
+		});
+		return { ...task, modes };
+	});
+	const states = problem.states.map((s) => ({ ...s, initial: last.get(s.id)?.value ?? s.initial }));
+	return { ...problem, tasks, states };
+}
+
+/** Platings that have begun: by what is served, or by the plan, all that goes on the plates being ready. */
+function platedUp({ trace }: Compiled, { plan, now, begun, served = [] }: Standing): Standing['begun'] {
 	const readyAt = new Map(begun.map((b) => [b.step, b.to]));
 	return plan.services.flatMap(({ course, plating, at }) => {
 		const task = trace.plating.get(course);
 		const lasts = plan.parts.filter((p) => p.course === course).map((p) => lastStep(plan, p.id));
 		const isReady = lasts.every((id) => (readyAt.get(id) ?? Infinity) <= plating);
-		return task !== undefined && plating < now && isReady ? [{ step: task, from: plating, to: at }] : [];
+		const isBegun = (plating < now && isReady) || served.includes(course);
+		return task !== undefined && isBegun ? [{ step: task, from: Math.min(plating, now), to: at }] : [];
 	});
 }
 

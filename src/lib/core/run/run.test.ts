@@ -1,13 +1,18 @@
-// The live run: whatever the cook does, every cue is in one place, and undo brings back what was.
+// The live run: whatever the cook does, every cue is in one place; the log is the same run in whatever order it comes.
 import fc from 'fast-check';
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { demoCases, planDemo } from '../testing/demo-plan';
+import { runOf, runUntil, withEvent } from '../testing/some-run';
 import { cuesOf } from './cues';
-import { atSpeed, readClock, setTo } from './kitchen-clock';
-import { beginRun, readRun, shiftedPlan, viewRun, withEvent, withoutLast, type Run } from './run';
+import { active, beginRun, instantAt, merged, originOf, readRun, undoable, type Run, type RunEvent } from './events';
+import { factsOf } from './facts';
+import { forecastOf } from './forecast';
+import { standingOf, viewRun } from './view';
 
 const plans = demoCases.map((c) => planDemo(c, 3000));
 const anyPlan = fc.constantFrom(...plans);
+const [supper, brunch] = plans as [(typeof plans)[number], (typeof plans)[number]];
+const today = { date: '2026-06-12', zone: 'Europe/Lisbon' };
 
 test('cues come in order, each with its own name, none after the last service', () => {
 	for (const plan of plans) {
@@ -20,74 +25,299 @@ test('cues come in order, each with its own name, none after the last service', 
 });
 
 test('the oven is lit as long before as it takes', () => {
-	const [plan] = plans;
-	const oven = cuesOf(plan!).find((c) => c.kind === 'oven');
-	const first = plan!.steps.find((s) => s.setting !== undefined);
-	expect(oven?.say).toBe(`Set the oven to ${first?.setting ?? 0} °C`);
+	const oven = cuesOf(supper).find((c) => c.kind === 'oven');
+	const first = supper.steps.find((s) => s.setting !== undefined);
 	expect((first?.from ?? 0) - (oven?.at ?? 0)).toBe(((first?.setting ?? 0) - 20) * 4);
 });
 
-test('every cue is now, next or done; undo takes back the last thing', () => {
+test('plating is for whoever the plan has plating, and not always for the first cook', () => {
+	for (const plan of plans) {
+		for (const s of plan.services.filter((x) => x.plating < x.at)) {
+			const cue = cuesOf(plan).find((c) => c.id === `${s.course}#plate`);
+			expect(cue?.cook).toBe(s.cook);
+			const meanwhile = plan.steps.flatMap((x) => x.hands).filter((h) => h.cook === s.cook);
+			expect(meanwhile.filter((h) => h.from < s.at && h.to > s.plating)).toEqual([]);
+		}
+	}
+});
+
+/** Things that a cook might do, at share of the evening. */
+const acts = fc.array(fc.tuple(fc.nat(), fc.constantFrom('done', 'late', 'undo'), fc.nat({ max: 100 })), {
+	maxLength: 15
+});
+
+function enact(plan: Run['plan'], list: readonly (readonly [number, string, number])[], upTo: number): Run {
+	let run = runOf(plan);
+	for (const [n, what, share] of list) {
+		const clock = plan.from + ((plan.to - plan.from) * Math.min(upTo, share)) / 100;
+		const at = instantAt(run, clock);
+		const { now } = viewRun(run, at);
+		const cue = now[n % Math.max(1, now.length)];
+		const last = undoable(run.events);
+		if (what === 'done' && cue) run = withEvent(run, { kind: 'done', cue: cue.id }, at);
+		if (what === 'late')
+			run = withEvent(run, { kind: 'late', step: plan.steps[n % plan.steps.length]!.id, seconds: 60 }, at);
+		if (what === 'undo' && last) run = withEvent(run, { kind: 'undo', event: last.id }, at);
+	}
+	return run;
+}
+
+test('every cue is now, next or done, and what was done takes place once', () => {
 	fc.assert(
-		fc.property(
-			anyPlan,
-			fc.array(fc.tuple(fc.nat(), fc.boolean()), { maxLength: 15 }),
-			fc.double({ min: 0, max: 1, noNaN: true }),
-			(plan, acts, share) => {
-				const clock = plan.from + share * (plan.to - plan.from);
-				let run: Run = beginRun(plan);
-				for (const [n, isDone] of acts) {
-					const before = run;
-					const { now } = viewRun(run, clock);
-					const cue = now[n % Math.max(1, now.length)];
-					if (!cue) break;
-					run = isDone
-						? withEvent(run, { kind: 'done', cue: cue.id, at: clock })
-						: withEvent(run, { kind: 'stretch', step: plan.steps[n % plan.steps.length]!.id, seconds: 60, at: clock });
-					expect(withoutLast(run)).toEqual(before);
-				}
-				const view = viewRun(run, clock);
-				const done = run.events.filter((e) => e.kind === 'done').map((e) => e.cue);
-				const all = cuesOf(shiftedPlan(run)).map((c) => c.id);
-				expect([...view.now.map((c) => c.id), ...view.next.map((c) => c.id), ...done].toSorted()).toEqual(
-					all.toSorted()
-				);
-				expect(readRun(JSON.parse(JSON.stringify(run)))).toEqual({ ok: true, value: run });
-			}
-		),
-		{ numRuns: 60, seed: 37 }
+		fc.property(anyPlan, acts, fc.nat({ max: 100 }), (plan, list, share) => {
+			const run = enact(plan, list, share);
+			const at = instantAt(run, plan.from + ((plan.to - plan.from) * share) / 100);
+			const view = viewRun(run, at);
+			const done = [...factsOf(run).done.keys()];
+			const all = cuesOf(view.plan).map((c) => c.id);
+			expect([...view.now.map((c) => c.id), ...view.next.map((c) => c.id), ...done].toSorted()).toEqual(all.toSorted());
+			expect(readRun(JSON.parse(JSON.stringify(run)), today)).toEqual({ ok: true, value: run });
+		}),
+		{ numRuns: 80, seed: 37 }
 	);
+});
+
+test('two devices with the same events see the same run, in whatever order they came', () => {
+	fc.assert(
+		fc.property(anyPlan, acts, acts, fc.nat(), (plan, mine, theirs, seed) => {
+			const a = enact(plan, mine, 100).events;
+			const b = enact(plan, theirs, 100).events.map((e): RunEvent => ({ ...e, id: `other ${e.id}` }));
+			const shuffled = [...b, ...a].toSorted((x, y) => ((x.at + seed) % 7) - ((y.at + seed) % 7));
+			const [one, two] = [merged(a, b), merged(merged([], shuffled), a)];
+			expect(two).toEqual(one);
+			const at = instantAt(runOf(plan), plan.to);
+			expect(viewRun({ ...runOf(plan), events: shuffled }, at)).toEqual(
+				viewRun({ ...runOf(plan), events: [...one] }, at)
+			);
+		}),
+		{ numRuns: 40, seed: 43 }
+	);
+});
+
+test('undo takes back the newest thing, and undoing that brings it back', () => {
+	fc.assert(
+		fc.property(anyPlan, acts, (plan, list) => {
+			const run = enact(plan, list, 100);
+			const last = undoable(run.events);
+			fc.pre(last !== undefined);
+			const at = instantAt(run, plan.to);
+			const undone = withEvent(run, { kind: 'undo', event: last.id }, at);
+			expect(active(undone.events).map((e) => e.id)).toEqual(
+				active(run.events)
+					.map((e) => e.id)
+					.filter((id) => id !== last.id)
+			);
+			const back = withEvent(undone, { kind: 'undo', event: undone.events.at(-1)!.id }, at + 1);
+			expect(active(back.events)).toEqual(active(run.events));
+		}),
+		{ numRuns: 40, seed: 47 }
+	);
+});
+
+test('a cue that two devices did is done once, at the first of the two times', () => {
+	const cue = cuesOf(brunch)[0]!;
+	const at = instantAt(runOf(brunch), cue.at);
+	const twice = withEvent(
+		withEvent(runOf(brunch), { kind: 'done', cue: cue.id }, at + 9000, 'b'),
+		{ kind: 'done', cue: cue.id },
+		at,
+		'a'
+	);
+	const facts = factsOf(twice);
+	expect([...facts.done]).toEqual([[cue.id, cue.at]]);
+	expect(viewRun(twice, at + 10_000).done).toBe(1);
+});
+
+test('a replan that was made because of what is undone goes with it', () => {
+	const run = withEvent(
+		runOf(supper),
+		{ kind: 'late', step: supper.steps[0]!.id, seconds: 300 },
+		instantAt(runOf(supper), supper.from)
+	);
+	const reason = run.events[0]!.id;
+	const replanned = withEvent(
+		run,
+		{ kind: 'replan', plan: brunch, moved: ['x'], because: [reason] },
+		instantAt(run, supper.from + 1)
+	);
+	expect(factsOf(replanned)).toMatchObject({ plan: brunch, moved: ['x'], late: [] });
+	expect(undoable(replanned.events)?.id).toBe(reason);
+	const undone = withEvent(replanned, { kind: 'undo', event: reason }, instantAt(run, supper.from + 2));
+	expect(factsOf(undone)).toMatchObject({ plan: supper, moved: [], late: [] });
+});
+
+test('undos that name each other, themselves or nothing change nothing and end', () => {
+	const run = runOf(brunch);
+	const undo = (id: string, event: string): RunEvent => ({ kind: 'undo', id, event, at: 5, by: 'x' });
+	const cue = cuesOf(brunch)[0]!.id;
+	const done: RunEvent = { kind: 'done', cue, id: 'd', at: 1, by: 'x' };
+	expect(active([done, undo('a', 'b'), undo('b', 'a'), undo('c', 'c'), undo('e', 'nobody')])).toEqual([done]);
+	expect(active([done, undo('a', 'd'), undo('b', 'a'), undo('c', 'b')])).toEqual([]);
+	expect(run.events).toEqual([]);
 });
 
 test('a step that takes longer pushes what waits for it, and nothing comes before what it waits for', () => {
 	fc.assert(
 		fc.property(anyPlan, fc.nat(), fc.integer({ min: 1, max: 20 }), (plan, which, minutes) => {
 			const step = plan.steps[which % plan.steps.length]!;
-			const run = withEvent(beginRun(plan), { kind: 'stretch', step: step.id, seconds: minutes * 60, at: plan.from });
-			const shifted = shiftedPlan(run);
-			const byId = new Map(shifted.steps.map((s) => [s.id, s]));
-			expect(byId.get(step.id)!.to).toBe(step.to + minutes * 60);
-			for (const s of shifted.steps) for (const id of s.after) expect(byId.get(id)!.to).toBeLessThanOrEqual(s.from);
-			shifted.services.forEach((s, i) => {
+			const at = instantAt(runOf(plan), plan.from - 60);
+			const run = withEvent(runOf(plan), { kind: 'late', step: step.id, seconds: minutes * 60 }, at);
+			const { plan: later } = viewRun(run, at);
+			const byId = new Map(later.steps.map((s) => [s.id, s]));
+			const own = byId.get(step.id)!;
+			expect(own.to - own.from).toBeGreaterThanOrEqual(step.to - step.from + minutes * 60);
+			for (const s of later.steps) {
+				const planned = plan.steps.find((x) => x.id === s.id)!;
+				expect(s.from).toBeGreaterThanOrEqual(planned.from);
+				for (const id of s.after) {
+					const overlap = Math.min(0, planned.from - plan.steps.find((x) => x.id === id)!.to);
+					expect(s.from).toBeGreaterThanOrEqual(byId.get(id)!.to + overlap);
+				}
+			}
+			// Nobody has two whole steps at once, nor is a burner taken twice.
+			for (const a of later.steps)
+				for (const b of later.steps) {
+					if (a.id >= b.id || a.from >= b.to || b.from >= a.to) continue;
+					const [p, q] = [a, b].map((x) => plan.steps.find((y) => y.id === x.id)!);
+					const wereTogether = p!.from < q!.to && q!.from < p!.to;
+					const isSingle = plan.lanes.find((l) => l.id === a.lane)?.kind === 'burner' && a.lane === b.lane;
+					if (isSingle) expect(wereTogether, `${a.id} and ${b.id}`).toBe(true);
+				}
+			later.services.forEach((s, i) => {
 				expect(s.at).toBeGreaterThanOrEqual(plan.services[i]!.at);
 			});
 		}),
-		{ numRuns: 60, seed: 41 }
+		{ numRuns: 80, seed: 41 }
 	);
 });
 
-test('a run that is cooked through by its cues is over', () => {
-	const plan = plans[1]!;
-	let run = beginRun(plan);
-	for (const cue of cuesOf(plan)) run = withEvent(run, { kind: 'done', cue: cue.id, at: cue.at });
-	expect(viewRun(run, plan.to)).toMatchObject({ isOver: true, now: [], next: [], on: [] });
+test('where life goes by the plan, the forecast is the plan, at any time', () => {
+	fc.assert(
+		fc.property(anyPlan, fc.nat({ max: 110 }), (plan, share) => {
+			const clock = Math.round(plan.from + ((plan.to - plan.from) * share) / 100);
+			const run = runUntil(runOf(plan), clock);
+			const forecast = forecastOf(factsOf(run), clock);
+			for (const s of forecast.plan.steps) {
+				const planned = plan.steps.find((x) => x.id === s.id)!;
+				expect([s.id, s.from]).toEqual([s.id, planned.from]);
+			}
+			for (const b of forecast.begun.values()) expect(b.from).toBeLessThanOrEqual(clock);
+			for (const s of plan.steps) if (s.to <= clock) expect(forecast.begun.get(s.id)?.hasEnded, s.id).toBe(true);
+		}),
+		{ numRuns: 60, seed: 53 }
+	);
 });
 
-test('the demo clock keeps its time when its speed changes', () => {
-	const clock = { at: 1000, since: 50_000, speed: 60 };
-	expect(readClock(clock, 51_000)).toBe(1060);
-	const slower = atSpeed(clock, 51_000, 1);
-	expect(readClock(slower, 51_000)).toBe(1060);
-	expect(readClock(slower, 61_000)).toBe(1070);
-	expect(readClock(setTo(slower, 61_000, 5000), 62_000)).toBe(5001);
+test('what was done late ends later: the time of the tap is the time at which it was done', () => {
+	const roast = supper.steps.find((s) => s.hands.some((h) => h.from <= s.from && !h.whole) && s.to - s.from > 900)!;
+	let run = runUntil(runOf(supper), roast.from - 1);
+	const late = roast.from + 420;
+	for (const cue of viewRun(run, instantAt(run, late)).now.filter((c) => c.step !== roast.id && c.at < late))
+		run = withEvent(run, { kind: 'done', cue: cue.id }, instantAt(run, cue.at));
+	run = withEvent(run, { kind: 'done', cue: `${roast.id}#start` }, instantAt(run, late));
+	const { plan } = viewRun(run, instantAt(run, late + 1));
+	const now = plan.steps.find((s) => s.id === roast.id)!;
+	expect(now.from).toBe(late);
+	expect(now.to - now.from).toBe(roast.to - roast.from);
+});
+
+test('handwork that is due is under way, one piece a cook, and a replan keeps it', () => {
+	const piece = supper.steps.find((s) => s.kind === 'prep' && s.hands[0]?.whole)!;
+	const middle = Math.round((piece.from + piece.to) / 2);
+	const run = runUntil(runOf(supper), piece.from - 1);
+	const standing = standingOf(run, instantAt(run, middle));
+	expect(standing.begun.find((b) => b.step === piece.id)).toMatchObject({ from: piece.from, to: piece.to });
+	const forgotten = standingOf(run, instantAt(run, piece.to + 600));
+	const underWay = forgotten.begun.filter((b) => b.to > piece.to + 590);
+	const cooks = underWay.map((b) => supper.steps.find((s) => s.id === b.step)?.hands.find((h) => h.whole)?.cook);
+	const taken = cooks.filter((c) => c !== undefined);
+	expect(new Set(taken).size).toBe(taken.length);
+});
+
+test('a run that is cooked through by its cues is over', () => {
+	let run = runOf(brunch);
+	for (const cue of cuesOf(brunch)) run = withEvent(run, { kind: 'done', cue: cue.id }, instantAt(run, cue.at));
+	expect(viewRun(run, instantAt(run, brunch.to))).toMatchObject({ isOver: true, now: [], next: [], on: [] });
+});
+
+describe('the day of the service', () => {
+	test.each([
+		['an ordinary evening', '2026-06-12', 'Europe/Lisbon'],
+		['the night of the change to winter time', '2026-10-25', 'Europe/Berlin'],
+		['the night of the change to summer time', '2026-03-29', 'Europe/Berlin'],
+		['the other side of the earth', '2026-12-31', 'Pacific/Auckland'],
+		['a zone of half hours', '2026-01-01', 'Asia/Kolkata']
+	])('%s: service is at its clock time there, and steps as long before as planned', (_, date, zone) => {
+		const run = runOf(supper, { date, zone });
+		const [first] = supper.services;
+		const at = instantAt(run, first!.due);
+		const shown = new Intl.DateTimeFormat('en-GB', { timeZone: zone, dateStyle: 'short', timeStyle: 'short' }).format(
+			at
+		);
+		const clock = `${String(Math.floor(first!.due / 3600)).padStart(2, '0')}:${String((first!.due % 3600) / 60).padStart(2, '0')}`;
+		expect(shown).toContain(clock);
+		expect(shown).toContain(date.slice(8));
+		expect(at - instantAt(run, supper.from)).toBe((first!.due - supper.from) * 1000);
+		expect(viewRun(run, at).clock).toBe(first!.due);
+	});
+
+	test('a run over midnight goes on, and after an hour of sleep what came due is asked about in order', () => {
+		const late = { ...brunch, services: brunch.services.map((s) => ({ ...s })) };
+		const shift = 86_400 + 1800 - brunch.to;
+		const plan = JSON.parse(
+			JSON.stringify(late, (key, value: unknown) =>
+				['from', 'to', 'at', 'due', 'plating', 'ready', 'plated'].includes(key) && typeof value === 'number'
+					? value + shift
+					: value
+			)
+		) as Run['plan'];
+		const run = runUntil(runOf(plan), 86_400 - 600);
+		const slept = viewRun(run, instantAt(run, 86_400 + 900));
+		expect(slept.clock).toBe(86_400 + 900);
+		expect(slept.now.length).toBeGreaterThan(0);
+		expect(slept.now.map((c) => c.at)).toEqual(slept.now.map((c) => c.at).toSorted((a, b) => a - b));
+		expect(originOf(run)).toBe(originOf(runOf(plan)));
+	});
+});
+
+describe('what was kept before', () => {
+	const old = {
+		format: 'juntos-run',
+		version: 1,
+		id: brunch.meal,
+		plan: {
+			...brunch,
+			version: 1,
+			steps: brunch.steps.map(({ mu, sigma, care, facts, heldBy, ...s }) => {
+				expect([mu, sigma, care, facts ?? {}, heldBy]).toBeDefined();
+				return { ...s, heldBy: 'It fits best here.', reason: { from: 'a', model: 'b', off: 'c' } };
+			})
+		},
+		events: [
+			{ kind: 'done', cue: cuesOf(brunch)[0]!.id, at: brunch.from },
+			{ kind: 'stretch', step: brunch.steps[0]!.id, seconds: 120, at: brunch.from + 30 }
+		]
+	};
+
+	test('a run of version 1, with a plan of sentences, is read with all that was done', () => {
+		const read = readRun(old, today);
+		if (!read.ok) throw new Error(JSON.stringify(read.issues.slice(0, 3)));
+		expect(read.value.events.map((e) => e.kind)).toEqual(['done', 'late']);
+		const facts = factsOf(read.value);
+		expect([...facts.done.values()]).toEqual([brunch.from]);
+		expect(facts.plan.steps[0]?.heldBy).toEqual({ kind: 'said', text: 'It fits best here.' });
+		expect(viewRun(read.value, instantAt(read.value, brunch.from + 60)).done).toBe(1);
+	});
+
+	test('anything else has issues, and never throws', () => {
+		fc.assert(
+			fc.property(fc.jsonValue(), (data) => {
+				expect(readRun(data, today).ok).toBe(false);
+			}),
+			{ numRuns: 100, seed: 3 }
+		);
+		const run = beginRun(brunch, { run: 'r', date: '2026-13-45', zone: 'Nowhere/Town', clock: { kind: 'wall' } });
+		const read = readRun(run, today);
+		expect(read.ok ? [] : read.issues.map((i) => i.path.join('.'))).toContain('zone');
+	});
 });

@@ -3,7 +3,7 @@ import { presets } from '../library/kitchens';
 import { library } from '../library/library';
 import type { Kitchen } from '../model/kitchen';
 import type { Meal, Part } from '../model/meal';
-import { wordIssue } from '../issues';
+import { wordIssue } from '../words/issues';
 import { compileMeal, type Compiled } from '../plan/compile/compile';
 import { planMealNow } from '../plan/plan-meal';
 import type { Plan } from '../model/plan';

@@ -1,5 +1,5 @@
 // An ingredient's amount as the cook likes to measure: by weight, in ounces, or by spoon and cup where its density is known.
-import { densityOf } from './density';
+import { densityOf } from '../foods/ingredients';
 import { printMass, printVolume } from './print';
 
 export const measures = ['metric', 'us', 'spoons'] as const;
@@ -38,7 +38,13 @@ const plain = (unit: string, step = 1): Shown => ({ unit, times: 1, plus: 0, ste
 const foreign: Readonly<Record<string, Shown>> = {
 	mm: { unit: 'in', times: 1 / 25.4, plus: 0, step: 0.05 },
 	g: { unit: 'oz', times: 1 / 28.349523125, plus: 0, step: 0.25 },
-	'°C': { unit: '°F', times: 1.8, plus: 32, step: 1 }
+	'°C': { unit: '°F', times: 1.8, plus: 32, step: 1 },
+	K: { unit: '°F', times: 1.8, plus: 0, step: 1 },
+	cm: { unit: 'in', times: 1 / 2.54, plus: 0, step: 0.5 },
+	kg: { unit: 'lb', times: 1 / 0.45359237, plus: 0, step: 0.25 },
+	ml: { unit: 'fl oz', times: 1 / 29.5735295625, plus: 0, step: 0.5 },
+	l: { unit: 'qt', times: 1.0566882094326, plus: 0, step: 0.5 },
+	m: { unit: 'ft', times: 1 / 0.3048, plus: 0, step: 100 }
 };
 
 /** How a cook who measures so sees a unit. */

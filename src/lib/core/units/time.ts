@@ -12,12 +12,17 @@ export function formatClock(seconds: number, withSeconds = false): string {
 	return withSeconds ? `${text}:${two(s % minute)}` : text;
 }
 
-/** A clock as people type it (`19:30`, `7.30`, `1930`) in seconds after midnight, or `undefined`. */
+/** A clock as people type it (`19:30`, `7.30`, `1930`, `7 pm`, `7:30pm`) in seconds after midnight, or `undefined`. */
 export function parseClock(text: string): number | undefined {
-	const match = /^\s*(\d{1,2})[:.h]?(\d{2})(?::(\d{2}))?\s*$/.exec(text);
+	const match = /^\s*(\d{1,2})(?:[:.h]?(\d{2})(?::(\d{2}))?)?\s*([ap])?\.?(?:m\.?)?\s*$/i.exec(text);
 	if (!match) return undefined;
-	const [h, m, s] = [Number(match[1]), Number(match[2]), Number(match[3] ?? 0)];
-	return h < 24 && m < 60 && s < 60 ? h * hour + m * minute + s : undefined;
+	const half = match[4]?.toLowerCase();
+	// Without minutes an hour is one only with its half of the day.
+	if (match[2] === undefined && half === undefined) return undefined;
+	const [h, m, s] = [Number(match[1]), Number(match[2] ?? 0), Number(match[3] ?? 0)];
+	if (m > 59 || s > 59 || h > 23 || (half !== undefined && (h < 1 || h > 12))) return undefined;
+	const hours = half === undefined ? h : (h % 12) + (half === 'p' ? 12 : 0);
+	return hours * hour + m * minute + s;
 }
 
 /** A duration in words: `40 s`, `6 min`, `6½ min`, `1 h 20 min`. */

@@ -10,13 +10,15 @@
 		plan: Plan;
 		/** Seconds after its planned instant that each course will be, by course. */
 		late: ReadonlyMap<string, number>;
+		/** What clocks show at a time of the plan. */
+		wallOf: (clock: number) => number;
 		speed: number;
 		isLive: boolean;
 		onspeed: (speed: number) => void;
 		onskip: () => void;
 		onlive: () => void;
 	}
-	const { clock, plan, late, speed, isLive, onspeed, onskip, onlive }: Props = $props();
+	const { clock, plan, late, wallOf, speed, isLive, onspeed, onskip, onlive }: Props = $props();
 
 	const speeds = [1, 10, 60];
 	const next = $derived(plan.services.find((s) => s.at + (late.get(s.course) ?? 0) > clock) ?? plan.services.at(-1));
@@ -25,13 +27,13 @@
 </script>
 
 <section class="bar" aria-label="Clock">
-	<p class="clock" aria-hidden="true">{formatClock(clock, true)}</p>
-	<p class="out-of-sight" role="timer">{formatClock(clock)}</p>
+	<p class="clock" aria-hidden="true">{formatClock(wallOf(clock), true)}</p>
+	<p class="out-of-sight" role="timer">{formatClock(wallOf(clock))}</p>
 	<div class="service">
 		{#if next}
 			<p class="count">{toGo >= 0 ? '−' : '+'}{formatCount(toGo)}</p>
 			<p>
-				to {next.name.toLowerCase()}, {formatClock(next.at + by)}
+				to {next.name.toLowerCase()}, {formatClock(wallOf(next.at + by))}
 				{#if by > 0}<strong class="late">{formatDuration(by)} late</strong>{/if}
 			</p>
 		{/if}

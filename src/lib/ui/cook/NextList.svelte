@@ -1,16 +1,18 @@
 <!-- What comes next, with the minutes until then. -->
 <script lang="ts">
-	import type { Cue } from '../../core/run/cues';
+	import type { SpokenCue } from '../../core/words/speak';
 	import { formatClock, minute } from '../../core/units/time';
 
 	interface Props {
-		next: readonly Cue[];
+		next: readonly SpokenCue[];
 		clock: number;
 		toneOf: (part: string) => number;
+		/** What clocks show at a time of the plan. */
+		wallOf: (clock: number) => number;
 		/** How many to show. */
 		count: number;
 	}
-	const { next, clock, toneOf, count }: Props = $props();
+	const { next, clock, toneOf, wallOf, count }: Props = $props();
 
 	const inMinutes = (at: number) => {
 		const minutes = Math.ceil((at - clock) / minute);
@@ -21,7 +23,7 @@
 <ol>
 	{#each next.slice(0, count) as cue (cue.id)}
 		<li style:--tone={cue.part === undefined ? 'var(--ink)' : `var(--tone-${toneOf(cue.part)})`}>
-			<span class="when">{formatClock(cue.at)}</span>
+			<span class="when">{formatClock(wallOf(cue.at))}</span>
 			<span class="say">{cue.say}</span>
 			<span class="in">{inMinutes(cue.at)}</span>
 		</li>

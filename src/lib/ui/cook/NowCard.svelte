@@ -1,11 +1,11 @@
 <!-- What to do now, to be read from two metres and touched with a wet knuckle. -->
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
-	import type { Cue } from '../../core/run/cues';
+	import type { SpokenCue } from '../../core/words/speak';
 	import { formatCount } from '../../core/units/time';
 
 	interface Props {
-		cue: Cue;
+		cue: SpokenCue;
 		/** Its digit on the keyboard. */
 		digit: number;
 		clock: number;

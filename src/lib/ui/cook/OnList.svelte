@@ -1,37 +1,40 @@
 <!-- What is on: timers that belong to steps, each with what it will want next. -->
 <script lang="ts">
-	import type { Running } from '../../core/run/run';
+	import type { OnNow } from '../../core/run/view';
+	import type { SpokenCue } from '../../core/words/speak';
 	import { formatClock, formatCount } from '../../core/units/time';
 
 	interface Props {
-		on: readonly Running[];
+		on: readonly (Omit<OnNow, 'next'> & { readonly say: string; readonly next: SpokenCue | undefined })[];
 		clock: number;
 		toneOf: (part: string) => number;
+		/** What clocks show at a time of the plan. */
+		wallOf: (clock: number) => number;
 		onstretch: (step: string, seconds: number) => void;
 	}
-	const { on, clock, toneOf, onstretch }: Props = $props();
+	const { on, clock, toneOf, wallOf, onstretch }: Props = $props();
 </script>
 
 <ul>
-	{#each on as { step, next, ends } (step.id)}
+	{#each on as { step, say, next, ends } (step.id)}
 		{@const at = next?.at ?? ends}
 		<li style:--tone="var(--tone-{toneOf(step.part)})">
 			<p class="left" data-late={clock > at}>{clock > at ? '+' : ''}{formatCount(at - clock)}</p>
 			<div>
-				<p class="say">{step.say}</p>
-				<p class="then">{next ? next.say : 'done by itself'} at {formatClock(at)}</p>
+				<p class="say">{say}</p>
+				<p class="then">{next ? next.say : 'done by itself'} at {formatClock(wallOf(at))}</p>
 			</div>
 			<div class="stretch">
 				<button
 					type="button"
-					aria-label="{step.say}: a minute less"
+					aria-label="{say}: a minute less"
 					onclick={() => {
 						onstretch(step.id, -60);
 					}}>−1</button
 				>
 				<button
 					type="button"
-					aria-label="{step.say}: a minute more"
+					aria-label="{say}: a minute more"
 					onclick={() => {
 						onstretch(step.id, 60);
 					}}>+1</button

@@ -1,6 +1,6 @@
 <!-- A plan as cords that meet at the pass. Lying on a wide screen, standing on a narrow one. -->
 <script lang="ts">
-	import type { Plan } from '../../core/model/plan';
+	import type { SpokenPlan } from '../../core/words/speak';
 	import { formatClock, formatDuration } from '../../core/units/time';
 	import Ground from './Ground.svelte';
 	import Hands from './Hands.svelte';
@@ -12,7 +12,7 @@
 	import Weaves from './Weaves.svelte';
 
 	interface Props {
-		plan: Plan;
+		plan: SpokenPlan;
 		lens?: Lens;
 		/** Small: no words, no keyboard; to be seen beside something else. */
 		isSmall?: boolean;

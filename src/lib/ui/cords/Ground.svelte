@@ -1,5 +1,6 @@
 <!-- The ground of the drawing: lanes with their names, the oven's terrain, the hours and the pass. -->
 <script lang="ts">
+	import { fitted, marginLetters } from './fitted';
 	import type { Drawing } from './layout';
 	import type { Frame } from './place';
 	import type { Tick } from './time-axis';
@@ -38,7 +39,9 @@
 				>{lane.name}</text
 			>
 		{:else}
-			<text class="name" x={frame.x(-12, 0)} y={frame.y(0, v + height / 2) + 4} text-anchor="end">{lane.name}</text>
+			<text class="name" x={frame.x(-12, 0)} y={frame.y(0, v + height / 2) + 4} text-anchor="end"
+				><title>{lane.name}</title>{fitted([lane.name], marginLetters + 1)}</text
+			>
 		{/if}
 	{/if}
 {/each}

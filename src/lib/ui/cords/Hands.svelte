@@ -1,5 +1,6 @@
 <!-- The strip of hands: one row for each cook; hairlines from the beads, hatched pieces, the crush before service. -->
 <script lang="ts">
+	import { fitted, marginLetters } from './fitted';
 	import type { Drawing } from './layout';
 	import type { Frame } from './place';
 
@@ -24,7 +25,9 @@
 {/each}
 {#each drawing.handRows as { name, v } (v)}
 	{#if !frame.isStanding}
-		<text class="name" x={frame.x(-12, 0)} y={frame.y(0, v + row / 2) + 4} text-anchor="end">Hands · {name}</text>
+		<text class="name" x={frame.x(-12, 0)} y={frame.y(0, v + row / 2) + 4} text-anchor="end"
+			><title>{name}</title>{fitted([`Hands · ${name}`, name], marginLetters)}</text
+		>
 	{/if}
 {/each}
 {#each drawing.hands as h, i (i)}

@@ -1,12 +1,12 @@
 <!-- The parts at the pass as a list, in plating order: the plan in words, and what the drawing shows where it is narrow. -->
 <script lang="ts">
-	import type { Plan } from '../../core/model/plan';
+	import type { SpokenPlan } from '../../core/words/speak';
 	import { clock } from '../../core/safety/rules';
 	import { formatClock, formatDuration } from '../../core/units/time';
 	import Swatch from '../Swatch.svelte';
 
 	interface Props {
-		plan: Plan;
+		plan: SpokenPlan;
 		onchoose: (step: string) => void;
 	}
 	const { plan, onchoose }: Props = $props();

@@ -1,12 +1,11 @@
 <!-- Everything about one step of the plan. -->
 <script lang="ts">
-	import { wordSetting } from '../../core/run/word-setting';
-	import type { Plan } from '../../core/model/plan';
+	import type { SpokenPlan } from '../../core/words/speak';
 	import { formatClock, formatDuration, formatToService } from '../../core/units/time';
 	import Swatch from '../Swatch.svelte';
 
 	interface Props {
-		plan: Plan;
+		plan: SpokenPlan;
 		/** Id of the step. */
 		step: string | undefined;
 		/** How much later it may be, in words, once that is known. */
@@ -19,9 +18,7 @@
 	const lane = $derived(plan.lanes.find((l) => l.id === step?.lane));
 	const service = $derived(plan.services.find((s) => s.course === part?.course));
 	const isLast = $derived(part !== undefined && step?.to === part.ready);
-	const place = $derived(
-		[lane?.name, step?.setting === undefined ? step?.heat : wordSetting(step), step?.vessel].filter(Boolean).join(' · ')
-	);
+	const place = $derived([lane?.name, step?.heat, step?.vessel].filter(Boolean).join(' · '));
 	const hands = $derived(step?.hands.filter((h) => !h.whole) ?? []);
 	const isWhole = $derived(step?.hands.some((h) => h.whole) ?? false);
 </script>

@@ -1,10 +1,11 @@
 <!-- What would help: each change really planned, the one that gains most first. -->
 <script lang="ts">
-	import type { WhatIf } from '../../core/plan/what-if/what-if';
+	import type { WhatIf } from '../../core/plan/advise/what-if';
+	import type { SpokenWhatIf } from '../../state/planning.svelte';
 
 	interface Props {
 		/** Absent: nobody asked. */
-		found: readonly WhatIf[] | undefined;
+		found: readonly SpokenWhatIf[] | undefined;
 		isTrying: boolean;
 		canAsk: boolean;
 		onask: () => void;
@@ -15,7 +16,7 @@
 	/** Smaller gains are not worth a word. */
 	const worthwhile = 60;
 	const most = 10;
-	const useful = $derived(found?.filter((f) => f.gain >= worthwhile && f.effect !== '') ?? []);
+	const useful = $derived(found?.filter((f) => f.gain >= worthwhile && f.wordedEffect !== '') ?? []);
 	const useless = $derived((found?.length ?? 0) - useful.length);
 </script>
 
@@ -31,7 +32,7 @@
 			{#each useful.slice(0, most) as what (what.id)}
 				<li>
 					<span class="say">{what.say}</span>
-					<span class="effect">{what.effect}</span>
+					<span class="effect">{what.wordedEffect}</span>
 					{#if what.apply}
 						{@const change = what.apply}
 						<button

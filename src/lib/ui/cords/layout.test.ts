@@ -1,4 +1,5 @@
 // The drawing: time runs one way, nothing lies on anything else, and everything of the plan is there.
+import { speakPlan } from '../../core/words/speak';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoCases, planDemo } from '../../core/testing/demo-plan';
@@ -66,7 +67,7 @@ test('things in one slot never overlap, and no more slots are used than things a
 });
 
 describe.each(plans.map((p) => [p.name, p] as const))('%s', (_, plan) => {
-	const drawing = layoutCords(plan, timeAxis(plan.from, plan.to, 900, 60), wide);
+	const drawing = layoutCords(speakPlan(plan, 'metric'), timeAxis(plan.from, plan.to, 900, 60), wide);
 
 	test('draws every step, touch and part once', () => {
 		expect(drawing.segments.map((s) => s.step.id).toSorted()).toEqual(plan.steps.map((s) => s.id).toSorted());

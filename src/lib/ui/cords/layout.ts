@@ -1,5 +1,7 @@
 // Plan and axis → lanes, cords, beads, knots: everything the drawing shows, as numbers. u runs with time, v across lanes.
-import type { Lane, Plan, PlannedPart, PlannedStep } from '../../core/model/plan';
+import type { Lane, PlannedPart } from '../../core/model/plan';
+import { laneRow } from '../../core/model/stations';
+import type { SpokenPlan, SpokenStep } from '../../core/words/speak';
 import { formatClock, formatDuration } from '../../core/units/time';
 import { packSlots } from './slots';
 import type { TimeAxis } from './time-axis';
@@ -28,7 +30,7 @@ interface LaneBox {
 }
 /** A piece of a cord: one step. */
 export interface Segment {
-	readonly step: PlannedStep;
+	readonly step: SpokenStep;
 	readonly tone: number;
 	readonly u0: number;
 	readonly u1: number;
@@ -110,8 +112,7 @@ export interface Drawing {
 	readonly idle: readonly { readonly u0: number; readonly u1: number; readonly v: number; readonly say: string }[];
 }
 
-const still = new Set<PlannedStep['kind']>(['rest', 'chill', 'temper', 'soak', 'marinate', 'hold']);
-const onHeat = new Set(['burner', 'oven', 'fryer']);
+const still = new Set<SpokenStep['kind']>(['rest', 'chill', 'temper', 'soak', 'marinate', 'hold']);
 /** Free room above the cords of an oven, for the top of its terrain, as a share of a place. */
 const ovenHead = 0.6;
 /** Width of a letter under the hands strip, pixels. */
@@ -123,7 +124,7 @@ const leastClimb = 64;
 export type SlackOf = Readonly<Record<string, { readonly seconds: number } | undefined>>;
 
 /** Lay out a plan along an axis. */
-export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes, slackOf: SlackOf = {}): Drawing {
+export function layoutCords(plan: SpokenPlan, axis: TimeAxis, sizes: Sizes, slackOf: SlackOf = {}): Drawing {
 	const partOf = new Map(plan.parts.map((p) => [p.id, p]));
 	const toneOf = (part: string) => partOf.get(part)?.tone ?? 0;
 	const last = plan.services.reduce((a, b) => (b.at >= a.at ? b : a));
@@ -154,7 +155,7 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes, slackOf: S
 	}
 	const lanesEnd = v - sizes.gap;
 
-	const slackEnd = (step: PlannedStep) => {
+	const slackEnd = (step: SpokenStep) => {
 		const later = slackOf[step.id]?.seconds;
 		return later === undefined ? undefined : axis.u(Math.min(axis.to, step.to + later));
 	};
@@ -170,7 +171,7 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes, slackOf: S
 				u0,
 				u1,
 				v: vOf.get(step.id) ?? 0,
-				look: still.has(step.kind) ? 'still' : onHeat.has(lane?.kind ?? '') ? 'heat' : 'work',
+				look: still.has(step.kind) ? 'still' : laneRow(lane?.kind ?? '')?.isHot ? 'heat' : 'work',
 				hatched: step.hands.filter((h) => h.whole).map((h) => ({ u0: axis.u(h.from), u1: axis.u(h.to) })),
 				fade: Math.min(axis.length, axis.u(Math.min(axis.to, step.from + step.longest))),
 				label: '',
@@ -192,7 +193,7 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes, slackOf: S
 	const endOf = (part: PlannedPart) =>
 		plan.steps
 			.filter((s) => s.part === part.id)
-			.reduce<PlannedStep | undefined>((a, s) => (a && a.to >= s.to ? a : s), undefined);
+			.reduce<SpokenStep | undefined>((a, s) => (a && a.to >= s.to ? a : s), undefined);
 	const knots = plan.parts.map((part): Knot => {
 		const isLast = part.course === last.course;
 		const place = lastParts.indexOf(part);
@@ -285,7 +286,8 @@ export function layoutCords(plan: Plan, axis: TimeAxis, sizes: Sizes, slackOf: S
 		...plan.services
 			.filter((s) => s.plating < s.at)
 			.map((s): HandPiece => {
-				const common = { part: undefined, tone: undefined, isWhole: true, v: handsTop };
+				const v = rowOf.get(s.cook ?? '') ?? handsTop;
+				const common = { part: undefined, tone: undefined, isWhole: true, v };
 				return { ...common, u0: axis.u(s.plating), u1: axis.u(s.at) };
 			})
 	];

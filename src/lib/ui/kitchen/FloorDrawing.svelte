@@ -1,13 +1,15 @@
 <!-- The kitchen drawn from above, true to proportion: choose a station, drag it or move it by the arrows, take it out. -->
 <script lang="ts">
 	import type { Kitchen } from '../../core/model/kitchen';
-	import type { Plan } from '../../core/model/plan';
+	import { usualStation } from '../../core/model/stations';
+	import type { SpokenPlan } from '../../core/words/speak';
 	import { formatDuration } from '../../core/units/time';
+	import { getUnits } from '../units';
 	import { layoutFloor, type Placed } from './floor';
 
 	interface Props {
 		kitchen: Kitchen;
-		plan: Plan;
+		plan: SpokenPlan;
 		/** Id of the station that is being changed. */
 		chosen: string | undefined;
 		onchoose: (station: string) => void;
@@ -16,6 +18,7 @@
 		onremove: (station: string) => void;
 	}
 	const { kitchen, plan, chosen, onchoose, onmove, onremove }: Props = $props();
+	const units = getUnits();
 
 	/** One press of an arrow, cm; what a drag snaps to. */
 	const nudge = 5;
@@ -35,7 +38,7 @@
 	const note = ({ station: s }: Placed) => {
 		if (s.kind === 'burner') return `${(s.power / 1000).toFixed(1)} kW`;
 		if (s.kind === 'oven') return `${s.racks} ${s.racks === 1 ? 'rack' : 'racks'}${s.fan ? ', fan' : ''}`;
-		if (s.kind === 'wood oven') return `${s.temperature ?? 380} °C`;
+		if (s.kind === 'wood oven') return units.say(`${s.temperature ?? usualStation['wood oven'].temperature} °C`);
 		if (s.kind === 'griddle') return 'griddle';
 		return s.places > 1 ? `${s.places} places` : '';
 	};

@@ -1,6 +1,7 @@
 <!-- An oven by its numbers: racks, range, how fast it climbs; and by the thermometer. -->
 <script lang="ts">
 	import type { Station } from '../../core/model/kitchen';
+	import { usualRack } from '../../core/model/stations';
 	import Stepper from '../Stepper.svelte';
 	import OvenTest from './OvenTest.svelte';
 
@@ -23,7 +24,7 @@
 />
 <Stepper
 	label="Rack, wide"
-	value={station.width ?? 46}
+	value={station.width ?? usualRack.width}
 	least={20}
 	most={100}
 	unit="cm"
@@ -33,7 +34,7 @@
 />
 <Stepper
 	label="deep"
-	value={station.depth ?? 36}
+	value={station.depth ?? usualRack.depth}
 	least={20}
 	most={80}
 	unit="cm"

@@ -4,6 +4,7 @@
 	import type { Station } from '../../core/model/kitchen';
 	import { without } from '../../core/model/edit-kitchen';
 	import Stepper from '../Stepper.svelte';
+	import { getUnits } from '../units';
 	import Measuring from './Measuring.svelte';
 
 	type Oven = Extract<Station, { kind: 'oven' }>;
@@ -12,13 +13,15 @@
 		onchange: (station: Oven) => void;
 	}
 	const { station, onchange }: Props = $props();
+	const units = getUnits();
 
 	let set = $state(180);
 	let read = $state(180);
 	let minutes = $state(12);
 	const offset = $derived(read - set);
 	const rise = $derived(measuredRise(station.room, read, minutes * 60));
-	const words = (o: number) => (o === 0 ? 'as it is set' : `${Math.abs(o)} °C ${o > 0 ? 'hotter' : 'cooler'} than set`);
+	const words = (o: number) =>
+		o === 0 ? 'as it is set' : units.say(`${Math.abs(o)} K ${o > 0 ? 'hotter' : 'cooler'} than set`);
 </script>
 
 <Measuring
@@ -35,7 +38,7 @@
 >
 	{#snippet known()}
 		Runs {words(0)} (assumed){#if station.offset !== undefined}, <strong>measured {words(station.offset)}</strong>{/if};
-		climbs 1 °C in
+		climbs {units.say('1 K')} in
 		{station.rise} s (assumed){#if station.measuredRise !== undefined}, <strong
 				>measured {station.measuredRise.toFixed(1)} s</strong
 			>{/if}
@@ -74,5 +77,5 @@
 			minutes = n;
 		}}
 	/>
-	<span>so it runs {words(offset)} and climbs 1 °C in {rise.toFixed(1)} s.</span>
+	<span>so it runs {words(offset)} and climbs {units.say('1 K')} in {rise.toFixed(1)} s.</span>
 </Measuring>

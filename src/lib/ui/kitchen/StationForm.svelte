@@ -2,6 +2,7 @@
 <script lang="ts">
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import type { Kitchen, Station } from '../../core/model/kitchen';
+	import { stationTable, usualStation } from '../../core/model/stations';
 	import { without } from '../../core/model/edit-kitchen';
 	import Stepper from '../Stepper.svelte';
 	import BoilTest from './BoilTest.svelte';
@@ -17,16 +18,6 @@
 
 	const id = $props.id();
 	const burners = $derived(kitchen.stations.filter((s) => s.kind === 'burner'));
-	const placeWords = {
-		board: 'Places to work',
-		cold: 'Places',
-		fryer: 'Baskets',
-		warm: 'Places',
-		grill: 'Places',
-		'water bath': 'Bags at once',
-		steamer: 'Tiers',
-		'wood oven': 'Places'
-	} as const;
 </script>
 
 <section aria-label={station.name}>
@@ -112,7 +103,7 @@
 			{/each}
 		{:else}
 			<Stepper
-				label={placeWords[station.kind]}
+				label={stationTable[station.kind].places}
 				value={station.places}
 				least={1}
 				most={20}
@@ -123,7 +114,7 @@
 			{#if station.kind === 'fryer'}
 				<Stepper
 					label="Oil"
-					value={station.litres ?? 8}
+					value={station.litres ?? usualStation.fryer.litres}
 					least={0.5}
 					most={200}
 					unit="l"
@@ -133,7 +124,7 @@
 				/>
 				<Stepper
 					label="Power"
-					value={station.power ?? 3500}
+					value={station.power ?? usualStation.fryer.power}
 					least={200}
 					most={20000}
 					step={100}
@@ -145,7 +136,7 @@
 			{:else if station.kind === 'water bath'}
 				<Stepper
 					label="Water"
-					value={station.litres ?? 12}
+					value={station.litres ?? usualStation['water bath'].litres}
 					least={0.5}
 					most={200}
 					unit="l"
@@ -155,7 +146,7 @@
 				/>
 				<Stepper
 					label="Power"
-					value={station.power ?? 1200}
+					value={station.power ?? usualStation['water bath'].power}
 					least={200}
 					most={20000}
 					step={100}
@@ -167,7 +158,7 @@
 			{:else if station.kind === 'grill' || station.kind === 'wood oven'}
 				<Stepper
 					label="As hot as"
-					value={station.temperature ?? (station.kind === 'grill' ? 280 : 380)}
+					value={station.temperature ?? usualStation[station.kind].temperature}
 					least={100}
 					most={550}
 					step={10}

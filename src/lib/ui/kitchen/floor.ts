@@ -1,5 +1,6 @@
 // A kitchen from above, in centimetres: stations along one worktop, hobs two burners deep, or where the cook put them.
-import type { Kitchen, Station } from '../../core/model/kitchen';
+import type { Kitchen, Station, StationKind } from '../../core/model/kitchen';
+import { stationKinds, stationSize } from '../../core/model/stations';
 
 export interface Placed {
 	readonly station: Station;
@@ -24,45 +25,9 @@ const burnerPitch = 31;
 const usualLength = 460;
 const aisle = 24;
 
-/** Width of a station on the worktop, and its depth, cm. Burners and ovens have theirs of their own; a griddle lies over two. */
-const sizes: Record<Exclude<Station['kind'], 'burner' | 'griddle'>, readonly [width: number, depth: number]> = {
-	cold: [60, 58],
-	board: [48, 34],
-	steamer: [36, 40],
-	'water bath': [33, 40],
-	fryer: [30, 46],
-	grill: [50, 50],
-	oven: [60, 58],
-	'wood oven': [90, 60],
-	warm: [54, 50]
-};
-/** From left to right. */
-const order: readonly (keyof typeof sizes)[] = [
-	'cold',
-	'board',
-	'steamer',
-	'water bath',
-	'fryer',
-	'grill',
-	'oven',
-	'wood oven',
-	'warm'
-];
-const beforeHob = 2;
-/** An oven's walls, cm to each side of its rack. */
-const wall = 7;
-
-/** Diameter of a cooking zone, cm: as measured, or its area goes with its power (a zone of 1.8 kW measures 21 cm). */
-function zoneDiameter({ power, diameter }: Extract<Station, { kind: 'burner' }>): number {
-	return diameter ?? Math.min(29, 21 * Math.sqrt(power / 1800));
-}
-
-function sizeOf(station: Station): readonly [number, number] {
-	if (station.kind === 'burner') return [zoneDiameter(station), zoneDiameter(station)];
-	if (station.kind === 'griddle') return [0, 0];
-	const [width, deep] = sizes[station.kind];
-	return station.kind === 'oven' && station.width !== undefined ? [station.width + 2 * wall, deep] : [width, deep];
-}
+/** The hob lies after these. */
+const beforeHob: ReadonlySet<StationKind> = new Set(['cold', 'board']);
+const inBlocks = stationKinds.filter((kind) => kind !== 'burner' && kind !== 'griddle');
 
 /** A block of the worktop: stations that stay together, from its own left and top edge. */
 interface Block {
@@ -73,7 +38,7 @@ interface Block {
 }
 
 function blockOf(station: Station): Block {
-	const [width, deep] = sizeOf(station);
+	const [width, deep] = stationSize(station);
 	const at = { station, x: width / 2, y: depth / 2, rx: width / 2, ry: deep / 2 };
 	return { width, depth, placed: [at], isHob: false };
 }
@@ -81,10 +46,10 @@ function blockOf(station: Station): Block {
 /** All burners that were not moved, two deep. */
 function hobOf(burners: readonly Station[]): Block {
 	const columns = Math.ceil(burners.length / 2);
-	const pitch = Math.max(burnerPitch, ...burners.map((b) => sizeOf(b)[0] + 2));
+	const pitch = Math.max(burnerPitch, ...burners.map((b) => stationSize(b)[0] + 2));
 	const deep = Math.max(depth, 2 * pitch + 2);
 	const placed = burners.map((station, i): Placed => {
-		const r = sizeOf(station)[0] / 2;
+		const r = stationSize(station)[0] / 2;
 		const isAlone = i === burners.length - 1 && i % 2 === 0;
 		const y = isAlone ? deep / 2 : deep / 2 + (i % 2 === 0 ? -pitch / 2 : pitch / 2);
 		return { station, x: 2 + (Math.floor(i / 2) + 0.5) * pitch, y, rx: r, ry: r };
@@ -101,9 +66,9 @@ export function layoutFloor(kitchen: Kitchen, most = usualLength): Floor {
 	const auto = (kind: Station['kind']) => kitchen.stations.filter((s) => s.kind === kind && s.at === undefined);
 	const burners = auto('burner');
 	const blocks = [
-		...order.slice(0, beforeHob).flatMap((kind) => auto(kind).map(blockOf)),
+		...inBlocks.filter((k) => beforeHob.has(k)).flatMap((kind) => auto(kind).map(blockOf)),
 		...(burners.length > 0 ? [hobOf(burners)] : []),
-		...order.slice(beforeHob).flatMap((kind) => auto(kind).map(blockOf))
+		...inBlocks.filter((k) => !beforeHob.has(k)).flatMap((kind) => auto(kind).map(blockOf))
 	];
 	const placed: Placed[] = [];
 	let hob: Floor['hob'];
@@ -121,7 +86,7 @@ export function layoutFloor(kitchen: Kitchen, most = usualLength): Floor {
 	}
 	for (const station of kitchen.stations) {
 		if (station.at === undefined || station.kind === 'griddle') continue;
-		const [wide, deep] = sizeOf(station);
+		const [wide, deep] = stationSize(station);
 		const { x: left, y: top } = station.at;
 		placed.push({ station, x: left + wide / 2, y: top + deep / 2, rx: wide / 2, ry: deep / 2 });
 	}

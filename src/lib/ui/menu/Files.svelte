@@ -2,29 +2,17 @@
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
 	import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
-	import Upload from '@lucide/svelte/icons/upload';
 	import type { KeptRecord } from '../../data/database';
 	import { download } from '../download';
+	import FileButton from '../FileButton.svelte';
 
 	interface Props {
 		kept: readonly KeptRecord[];
 		onexport: () => { readonly name: string; readonly text: string };
-		onimport: (name: string, text: string) => void;
+		onimport: (file: File) => void;
 		onreset: () => void;
 	}
 	const { kept, onexport, onimport, onreset }: Props = $props();
-
-	/** A larger file is not one of ours, bytes. */
-	const largest = 2_000_000;
-	let input: HTMLInputElement | undefined = $state();
-
-	async function read(event: Event & { currentTarget: HTMLInputElement }): Promise<void> {
-		const field = event.currentTarget;
-		const file = field.files?.[0];
-		if (!file) return;
-		onimport(file.name, file.size > largest ? '' : await file.text());
-		field.value = '';
-	}
 </script>
 
 <details class="files">
@@ -39,20 +27,12 @@
 		>
 			<Download size={16} /> Export this meal and its kitchen
 		</button>
-		<button type="button" onclick={() => input?.click()}><Upload size={16} /> Import a Juntos file</button>
-		<input
-			bind:this={input}
-			class="out-of-sight"
-			type="file"
-			accept=".json,application/json"
-			aria-label="Juntos file to import"
-			tabindex="-1"
-			onchange={read}
-		/>
+		<FileButton label="Import a Juntos file" what="Juntos file to import" onfile={onimport} />
 		<button type="button" onclick={onreset}><RotateCcw size={16} /> Reset the demo meals</button>
 	</div>
 	{#if kept.length > 0}
 		<h3>Kept aside: could not be read</h3>
+		<p>Download it, mend what is named, and import it again; a newer Juntos may read it by itself.</p>
 		<ul>
 			{#each kept as k (k.key)}
 				<li>

@@ -2,6 +2,8 @@
 <script lang="ts">
 	import { layPieces } from './lay-pieces';
 	import type { Batches } from '../../core/plan/compile/load';
+	import { wordBatches, wordLoad } from '../../core/words/loads';
+	import { getUnits } from '../units';
 
 	interface Props {
 		name: string;
@@ -9,6 +11,13 @@
 		load: Batches;
 	}
 	const { name, say, load }: Props = $props();
+
+	const units = getUnits();
+	const why = $derived(units.say(wordLoad(load)));
+	const warning = $derived.by(() => {
+		const words = wordBatches(load);
+		return words === undefined ? undefined : units.say(words);
+	});
 
 	const perVessel = $derived(Math.ceil(load.whole / (load.batches * load.vessels)));
 	const words = $derived.by(() => {
@@ -24,7 +33,7 @@
 <article data-split={load.batches > 1}>
 	<h3>{name}</h3>
 	<p class="soft">{say}</p>
-	<p><strong>{words}</strong></p>
+	<p><strong>{units.say(words)}</strong></p>
 	{#if load.piece && load.vessel}
 		{@const { piece, vessel } = load}
 		<svg
@@ -49,18 +58,18 @@
 				/>
 			{/each}
 		</svg>
-		<p class="soft">{vessel.name}, {Math.round(100 * load.coverage)} % covered. {load.why}</p>
+		<p class="soft">{units.say(vessel.name)}, {Math.round(100 * load.coverage)} % covered. {why}</p>
 	{:else}
 		<div
 			class="bar"
 			role="img"
-			aria-label="{(load.whole / load.batches).toFixed(2)} of at most {load.most.toFixed(2)} kg"
+			aria-label={units.say(`${(load.whole / load.batches).toFixed(2)} kg of at most ${load.most.toFixed(2)} kg`)}
 		>
 			<span style:width="{Math.min(100, (100 * load.whole) / load.batches / load.most)}%"></span>
 		</div>
-		<p class="soft">{load.why}</p>
+		<p class="soft">{why}</p>
 	{/if}
-	{#if load.warning}<p class="warning">{load.warning}</p>{/if}
+	{#if warning}<p class="warning">{warning}</p>{/if}
 </article>
 
 <style>

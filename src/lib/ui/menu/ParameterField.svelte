@@ -1,7 +1,7 @@
 <!-- One thing that a cook knows of a part: a number, a style with its temperature, or a school. -->
 <script lang="ts">
 	import type { Parameter } from '../../core/model/technique';
-	import { fromShown, shownIn, toShown, type Measure } from '../../core/units/amount';
+	import { shownIn, toShown, type Measure } from '../../core/units/amount';
 	import Stepper from '../Stepper.svelte';
 
 	interface Props {
@@ -19,8 +19,6 @@
 	const label = $derived(whose === '' ? parameter.name : `${whose}: ${parameter.name.toLowerCase()}`);
 	const shown = $derived(shownIn(parameter.unit, measure));
 	const words = (v: number) => `${toShown(v, shown)} ${shown.unit}`;
-	/** Typed in other units a limit may be missed by a rounding. */
-	const within = (v: number) => Math.min(parameter.most, Math.max(parameter.least, v));
 	const named = $derived(parameter.options?.some((o) => o.value === value));
 </script>
 
@@ -48,14 +46,12 @@
 	<Stepper
 		{label}
 		isLabelled={whose === ''}
-		value={toShown(value, shown)}
-		least={toShown(parameter.least, shown)}
-		most={toShown(parameter.most, shown)}
+		{value}
+		least={parameter.least}
+		most={parameter.most}
 		step={shown.step}
-		unit={shown.unit}
-		onchange={(v) => {
-			onchange(within(fromShown(v, shown)));
-		}}
+		unit={parameter.unit === 'choice' ? '' : parameter.unit}
+		{onchange}
 	/>
 {/if}
 

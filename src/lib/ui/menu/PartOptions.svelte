@@ -2,8 +2,10 @@
 <script lang="ts">
 	import type { Part, Wish } from '../../core/model/meal';
 	import type { Plan } from '../../core/model/plan';
+	import type { SpokenPlan } from '../../core/words/speak';
 	import { allergensOf } from '../../core/model/quantities';
-	import { allergens as allTags, type Allergen, type Technique } from '../../core/model/technique';
+	import { allergens as allTags, type Allergen } from '../../core/foods/allergens';
+	import type { Technique } from '../../core/model/technique';
 	import type { Measure } from '../../core/units/amount';
 	import Stepper from '../Stepper.svelte';
 	import SwapPreview from './SwapPreview.svelte';
@@ -16,7 +18,7 @@
 		/** People of the meal. */
 		covers: number;
 		measure: Measure;
-		plan: Plan;
+		plan: SpokenPlan;
 		/** Parts whose vessel this one could go on in; the one that it does. */
 		vessels: readonly { readonly id: string; readonly name: string }[];
 		vesselOf: string | undefined;
@@ -45,7 +47,7 @@
 	}: Props = $props();
 
 	const id = $props.id();
-	const tags = $derived<readonly Allergen[]>(part.allergens ?? allergensOf(technique));
+	const tags = $derived<readonly Allergen[]>(part.allergens ?? allergensOf(technique, part.settings));
 	const aheadWords = { planner: 'as the plan needs it', evening: 'in the evening', before: 'before the evening' };
 </script>
 

@@ -5,7 +5,7 @@
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import type { ComponentProps, Snippet } from 'svelte';
 	import type { Part } from '../../core/model/meal';
-	import type { Plan } from '../../core/model/plan';
+	import type { SpokenPlan } from '../../core/words/speak';
 	import { allergensOf } from '../../core/model/quantities';
 	import type { Technique } from '../../core/model/technique';
 	import { formatClock, formatDuration } from '../../core/units/time';
@@ -17,7 +17,7 @@
 	interface Props extends Omit<ComponentProps<typeof PartOptions>, 'part' | 'technique' | 'plan'> {
 		part: Part;
 		technique: Technique;
-		plan: Plan;
+		plan: SpokenPlan;
 		/** What it is dragged by. */
 		handle: Snippet;
 		onsetting: (parameter: string, value: number, usual: number) => void;
@@ -32,10 +32,17 @@
 	const sum = (of: (s: (typeof steps)[number]) => number) => steps.reduce((total, s) => total + of(s), 0);
 	const hands = $derived(sum((s) => s.hands.reduce((t, h) => t + h.to - h.from, 0)));
 	const first = $derived(steps[0]);
-	const tags = $derived(part.allergens ?? allergensOf(technique));
+	/** What the named way brings, and what the planner's choice does. */
+	const tags = $derived(
+		part.allergens ?? [
+			...new Set<string>([...allergensOf(technique, part.settings), ...planned.flatMap((p) => p.allergens ?? [])])
+		]
+	);
 	const taken = $derived(planned[0]?.technique);
 	const takenName = $derived(options.others.find((t) => t.id === taken)?.name);
 	const before = $derived(planned.find((p) => p.before !== undefined)?.before);
+	/** What was unfolded once; what is folded is not drawn: forty parts would take half a second. */
+	let unfolded = $state({ steps: false, options: false });
 	const isChosen = $derived(part.choose === true && takenName !== undefined);
 </script>
 
@@ -79,7 +86,11 @@
 		<button type="button" aria-label="Leave out {part.name}" onclick={onremove}><Trash2 size={16} /></button>
 	</div>
 	<div class="folds">
-		<details>
+		<details
+			ontoggle={(event) => {
+				if (event.currentTarget.open) unfolded.steps = true;
+			}}
+		>
 			<summary>
 				{#if first}
 					<strong>{formatDuration(sum((s) => s.to - s.from))}</strong>
@@ -91,15 +102,19 @@
 					not planned yet
 				{/if}
 			</summary>
-			<PartSteps {part} {technique} covers={part.covers ?? options.covers} {steps} />
+			{#if unfolded.steps}<PartSteps {part} {technique} covers={part.covers ?? options.covers} {steps} />{/if}
 		</details>
-		<details>
+		<details
+			ontoggle={(event) => {
+				if (event.currentTarget.open) unfolded.options = true;
+			}}
+		>
 			<summary aria-label="{part.name}: more">
 				Ways, wishes, ahead …
 				{#if part.wishes?.length}<span class="soft">{part.wishes.map((w) => `${w.covers} ${w.name}`).join(', ')}</span
 					>{/if}
 			</summary>
-			<PartOptions {part} {technique} {plan} {...options} />
+			{#if unfolded.options}<PartOptions {part} {technique} {plan} {...options} />{/if}
 		</details>
 	</div>
 </article>

@@ -1,7 +1,7 @@
 <!-- The steps of a part: how long each takes, with its spread, and why. -->
 <script lang="ts">
 	import type { Part } from '../../core/model/meal';
-	import type { PlannedStep } from '../../core/model/plan';
+	import type { SpokenStep } from '../../core/words/speak';
 	import type { Technique } from '../../core/model/technique';
 	import { formatDuration } from '../../core/units/time';
 
@@ -9,7 +9,7 @@
 		part: Part;
 		technique: Technique;
 		covers: number;
-		steps: readonly PlannedStep[];
+		steps: readonly SpokenStep[];
 	}
 	const { part, technique, covers, steps }: Props = $props();
 

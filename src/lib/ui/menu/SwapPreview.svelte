@@ -1,8 +1,9 @@
 <!-- Another way to make a part, and what it would do to the plan, before it is taken. -->
 <script lang="ts">
 	import type { Plan } from '../../core/model/plan';
+	import type { SpokenPlan } from '../../core/words/speak';
 	import type { Technique } from '../../core/model/technique';
-	import { compared } from '../../core/plan/explain/compared';
+	import { compared } from '../../core/plan/advise/compared';
 	import { formatDuration } from '../../core/units/time';
 
 	interface Props {
@@ -10,7 +11,7 @@
 		technique: Technique;
 		/** Techniques that make the same. */
 		others: readonly Technique[];
-		plan: Plan;
+		plan: SpokenPlan;
 		/** A quick plan with the technique, or why there is none. */
 		onpreview: (technique: Technique) => Promise<Plan | readonly string[]>;
 		ontake: (technique: Technique) => void;

@@ -1,7 +1,7 @@
 <!-- A cook's own technique, to be changed: what is consistent is kept at once, what is not is said and not kept. -->
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
-	import { wordIssue } from '../../core/issues';
+	import { wordIssue } from '../../core/words/issues';
 	import { withNewStep, withoutStepOf, withStepFacts } from '../../core/model/edit-technique';
 	import { partKinds, readTechnique, type Technique } from '../../core/model/technique';
 	import Stepper from '../Stepper.svelte';

@@ -2,11 +2,15 @@
 <script lang="ts">
 	import type { Step, Technique } from '../../core/model/technique';
 	import { formatDuration } from '../../core/units/time';
+	import { wordUnfilled } from '../../core/words/steps';
+	import { getUnits } from '../units';
 
 	interface Props {
 		technique: Technique;
 	}
 	const { technique }: Props = $props();
+	const units = getUnits();
+	const say = (text: string) => units.say(wordUnfilled(text));
 
 	const hands = ({ hands: h }: Step) =>
 		h.kind === 'whole'
@@ -27,7 +31,7 @@
 			.join(', ');
 </script>
 
-{#if technique.about}<p>{technique.about}</p>{/if}
+{#if technique.about}<p>{say(technique.about)}</p>{/if}
 <dl>
 	{#each technique.parameters as p (p.id)}
 		<div>
@@ -35,7 +39,9 @@
 			<dd>
 				{p.options
 					? p.options.map((o) => (o.value === p.usual ? `${o.say} (usual)` : o.say)).join(' · ')
-					: `${p.least} to ${p.most} ${p.unit}, usually ${p.usual}`}{#if p.why}<span class="soft">: {p.why}</span>{/if}
+					: say(`${p.least} to ${p.most} ${p.unit}, usually ${p.usual} ${p.unit}`)}{#if p.why}<span class="soft"
+						>: {p.why}</span
+					>{/if}
 			</dd>
 		</div>
 	{/each}
@@ -43,8 +49,8 @@
 		<dt>Keeps</dt>
 		<dd>
 			{technique.plate.free < 60 ? 'goes at once' : `${formatDuration(technique.plate.free)} as it should be`},
-			{formatDuration(technique.plate.most)} at the most; {technique.plate.keep}{#if technique.ahead}<span class="soft"
-					>. Before the evening: {technique.ahead.how}, by {technique.ahead.source}</span
+			{formatDuration(technique.plate.most)} at the most; {say(technique.plate.keep)}{#if technique.ahead}<span
+					class="soft">. Before the evening: {say(technique.ahead.how)}, by {say(technique.ahead.source)}</span
 				>{/if}
 		</dd>
 	</div>
@@ -52,14 +58,16 @@
 <ol>
 	{#each technique.steps as step (step.id)}
 		<li>
-			<strong>{step.say}</strong>
+			<strong>{say(step.say)}</strong>
 			<span class="soft"
-				>{[time(step), where(step), hands(step), step.heat ?? '', wait(step), step.when ? 'only where chosen' : '']
-					.filter(Boolean)
-					.join(' · ')}</span
+				>{say(
+					[time(step), where(step), hands(step), step.heat ?? '', wait(step), step.when ? 'only where chosen' : '']
+						.filter(Boolean)
+						.join(' · ')
+				)}</span
 			>
-			{#if step.sign}<span class="sign">{step.sign}</span>{/if}
-			{#each step.cautions ?? [] as caution (caution)}<span class="caution">{caution}</span>{/each}
+			{#if step.sign}<span class="sign">{say(step.sign)}</span>{/if}
+			{#each step.cautions ?? [] as caution (caution)}<span class="caution">{say(caution)}</span>{/each}
 		</li>
 	{/each}
 </ol>

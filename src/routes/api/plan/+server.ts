@@ -7,8 +7,10 @@ import { library } from '$lib/core/library/library';
 import { withOwn } from '$lib/core/model/meal';
 import { usualBudget, usualSeed } from '$lib/core/plan/effort';
 import type { PlanOutcome } from '$lib/core/plan/plan-meal';
+import { wordConflict } from '$lib/core/words/advice';
+import { askerOf } from '$lib/server/asker';
 import { PoolError, planInPool } from '$lib/server/pool';
-import { busyAnswer, issuesAnswer, problemDetails } from '$lib/server/problem-details';
+import { busyAnswer, issuesAnswer, problemDetails, unknownAnswer } from '$lib/server/problem-details';
 import { readBody } from '$lib/server/read-body';
 import type { RequestHandler } from './$types';
 
@@ -24,8 +26,9 @@ const requestSchema = z.object({
 	budget: z.int().min(1).max(10_000_000).default(usualBudget)
 });
 
-export const POST: RequestHandler = async ({ request }) => {
-	const body = await readBody(request);
+export const POST: RequestHandler = async (event) => {
+	const asker = askerOf(event);
+	const body = await readBody(event.request);
 	if ('answer' in body) return body.answer;
 	const parsed = requestSchema.safeParse(body.data);
 	if (!parsed.success) return issuesAnswer(issuesOf(parsed.error));
@@ -45,7 +48,7 @@ export const POST: RequestHandler = async ({ request }) => {
 	};
 	let outcome: PlanOutcome;
 	try {
-		outcome = await planInPool({ request: asked, time: deadline }, request.signal);
+		outcome = await planInPool({ request: asked, time: deadline }, asker);
 	} catch (error) {
 		if (error instanceof PoolError) return busyAnswer(error.code);
 		throw error;
@@ -56,10 +59,9 @@ export const POST: RequestHandler = async ({ request }) => {
 		case 'issues':
 			return issuesAnswer(outcome.issues);
 		case 'conflict':
-			return problemDetails(422, `This meal cannot be met. ${outcome.reasons.join(' ')}`);
+			return problemDetails(422, `This meal cannot be met. ${wordConflict(outcome.conflict).join(' ')}`);
 		case 'unknown':
-			return problemDetails(
-				503,
+			return unknownAnswer(
 				'No plan was found within the budget and the time allowed. Send a larger "budget", fewer parts, or a later service.'
 			);
 	}

@@ -1,6 +1,7 @@
 // POST /api/solve: a juntos-problem → a juntos-schedule; improvements line by line where NDJSON is accepted.
 import { readProblem, type Schedule } from '$lib/core/plan/problem';
-import { PoolError, solveInPool } from '$lib/server/pool';
+import { askerOf } from '$lib/server/asker';
+import { PoolError, solveInPool, type Asker } from '$lib/server/pool';
 import { busyAnswer, issuesAnswer, problemDetails } from '$lib/server/problem-details';
 import { readBody } from '$lib/server/read-body';
 import { setImmediate } from 'node:timers/promises';
@@ -12,7 +13,9 @@ export const prerender = false;
 const seconds = { usual: 10, most: 60 };
 const ndjson = 'application/x-ndjson';
 
-export const POST: RequestHandler = async ({ request, url }) => {
+export const POST: RequestHandler = async (event) => {
+	const { request, url } = event;
+	const asker = askerOf(event);
 	const body = await readBody(request);
 	if ('answer' in body) return body.answer;
 	const limits = readLimits(url);
@@ -21,22 +24,25 @@ export const POST: RequestHandler = async ({ request, url }) => {
 	if (!read.ok) return issuesAnswer(read.issues);
 	const { seed, budget, time } = limits;
 	const job = { problem: read.value, seed, budget, time };
-	const unread = new AbortController();
-	const signal = AbortSignal.any([request.signal, unread.signal]);
 	const hasLines = request.headers.get('accept')?.includes(ndjson) ?? false;
-	const tell: { line?: (schedule: Schedule) => void } = {};
-	const answer = solveInPool(job, signal, hasLines ? (schedule) => tell.line?.(schedule) : undefined);
-	// A search that is refused is refused at once.
-	const refused = await Promise.race([answer.then(() => undefined, refusal), setImmediate(undefined)]);
-	if (refused) return refused;
-	return new Response(stream(answer, tell, unread), {
-		headers: { 'content-type': hasLines ? ndjson : 'application/json' }
-	});
+	try {
+		if (!hasLines) return Response.json(await solveInPool(job, asker));
+		return await lines(job, asker);
+	} catch (error) {
+		if (error instanceof PoolError) return busyAnswer(error.code);
+		throw error;
+	}
 };
 
-function refusal(error: unknown): Response {
-	if (error instanceof PoolError) return busyAnswer(error.code);
-	throw error;
+/** Each better answer on a line as it comes, and last the final one. Rejects where the search is refused at once. */
+async function lines(job: Parameters<typeof solveInPool>[0], asker: Asker): Promise<Response> {
+	const unread = new AbortController();
+	const signal = AbortSignal.any([asker.signal, unread.signal]);
+	const tell: { line?: (schedule: Schedule) => void } = {};
+	const answer = solveInPool(job, { ...asker, signal }, (schedule) => tell.line?.(schedule));
+	// A search that is refused is refused at once, before anything is said.
+	await Promise.race([answer, setImmediate(undefined)]);
+	return new Response(stream(answer, tell, unread), { headers: { 'content-type': ndjson } });
 }
 
 function readLimits({ searchParams }: URL) {
@@ -51,10 +57,7 @@ function readLimits({ searchParams }: URL) {
 	return { time: wanted * 1000, seed, budget };
 }
 
-/**
- * The answer as it comes: each better one on a line, where lines are wanted, and last the final one. A body that streams is
- * told when its reader has gone; then the search ends.
- */
+/** The answer as it comes. A body that streams is told when its reader has gone; then the search ends. */
 function stream(
 	answer: Promise<Schedule>,
 	tell: { line?: (schedule: Schedule) => void },

@@ -1,7 +1,7 @@
 <!-- Ahead: what can be made before the evening, since when, until when; what comes out of the cold. -->
 <script lang="ts">
 	import { withPartFacts } from '$lib/core/model/edit-meal';
-	import { aheadOf, outOfCold } from '$lib/core/plan/explain/ahead';
+	import { aheadOf, outOfCold } from '$lib/core/plan/advise/ahead';
 	import { clock } from '$lib/core/safety/rules';
 	import { formatClock, formatDuration, hour } from '$lib/core/units/time';
 	import { getApp } from '$lib/state/app.svelte';

@@ -1,7 +1,7 @@
 <!-- Shopping and bowls: what to buy, and what to set out, in the order in which it is used. -->
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
-	import { asPlanned } from '$lib/core/plan/explain/as-planned';
+	import { asPlanned } from '$lib/core/plan/describe/as-planned';
 	import { bowlsOf, shoppingOf } from '$lib/core/model/quantities';
 	import { printAmount } from '$lib/core/units/amount';
 	import { formatClock } from '$lib/core/units/time';

@@ -1,13 +1,15 @@
 <!-- Trays and batches: how much goes in at once, drawn to scale, and what could share the oven. -->
 <script lang="ts">
-	import { groupsOf } from '$lib/core/plan/explain/grouping';
-	import { loadsOf } from '$lib/core/plan/explain/loads';
-	import { withSharedSetting } from '$lib/core/plan/what-if/share-oven';
+	import { groupsOf } from '$lib/core/plan/advise/grouping';
+	import { loadsOf } from '$lib/core/plan/describe/loads';
+	import { withSharedSetting } from '$lib/core/plan/advise/share-oven';
 	import { formatDuration } from '$lib/core/units/time';
 	import { getApp } from '$lib/state/app.svelte';
+	import { getUnits } from '$lib/ui/units';
 	import LoadView from '$lib/ui/menu/LoadView.svelte';
 
 	const app = getApp();
+	const units = getUnits();
 	const meal = $derived(app.meal);
 	const loads = $derived(loadsOf(meal, app.kitchen, app.techniques));
 	const groups = $derived(groupsOf(meal, app.kitchen, app.techniques));
@@ -19,14 +21,16 @@
 	{#each groups as group (group.setting)}
 		<article>
 			<p>
-				<strong>{group.setting} °C for {group.members.map((m) => m.name).join(', ')}</strong>{group.isOneTray
-					? ', and on one tray'
-					: ''}: {group.cost < 30 ? 'costs nothing' : `${formatDuration(group.cost)} more in the oven, all together`}.
+				<strong>{units.say(`${group.setting} °C`)} for {group.members.map((m) => m.name).join(', ')}</strong
+				>{group.isOneTray ? ', and on one tray' : ''}: {group.cost < 30
+					? 'costs nothing'
+					: `${formatDuration(group.cost)} more in the oven, all together`}.
 			</p>
 			<ul>
 				{#each group.members as m (m.part + m.step)}
 					<li>
-						{m.name}: {formatDuration(m.shared)}, at its own {m.own} °C {formatDuration(m.alone)}
+						{m.name}: {formatDuration(m.shared)}, at its own {units.say(`${m.own} °C`)}
+						{formatDuration(m.alone)}
 					</li>
 				{/each}
 			</ul>
@@ -34,7 +38,7 @@
 				type="button"
 				onclick={() => {
 					app.changeMeal(withSharedSetting(meal, group, app.techniques));
-				}}>Hold them all to {group.setting} °C</button
+				}}>Hold them all to {units.say(`${group.setting} °C`)}</button
 			>
 		</article>
 	{:else}

@@ -2,6 +2,7 @@
 <script lang="ts">
 	import Archive from '@lucide/svelte/icons/archive';
 	import Copy from '@lucide/svelte/icons/copy';
+	import Download from '@lucide/svelte/icons/download';
 	import { browser } from '$app/environment';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
@@ -9,6 +10,8 @@
 	import { partKinds, type Technique } from '$lib/core/model/technique';
 	import { getApp } from '$lib/state/app.svelte';
 	import { shown, withTechniqueKept } from '$lib/state/table';
+	import { download } from '$lib/ui/download';
+	import FileButton from '$lib/ui/FileButton.svelte';
 	import TechniqueEditor from '$lib/ui/menu/TechniqueEditor.svelte';
 	import TechniqueView from '$lib/ui/menu/TechniqueView.svelte';
 
@@ -75,6 +78,11 @@
 			{/each}
 			{#if found.length === 0}<p>Nothing is called “{text}”.</p>{/if}
 		</div>
+		<FileButton
+			label="Take in a technique from a file"
+			what="Technique file to take in"
+			onfile={(file) => void app.importFile(file)}
+		/>
 	</section>
 	{#if chosen}
 		<section class="one" aria-label={chosen.name}>
@@ -89,6 +97,13 @@
 						}}><Archive size={16} /> Put it away</button
 					>
 				{/if}
+				<button
+					type="button"
+					onclick={() => {
+						const { name, text: content } = app.exportTechnique(chosen);
+						download(name, content);
+					}}><Download size={16} /> Save it as a file</button
+				>
 				<button type="button" onclick={copy}
 					><Copy size={16} /> {mine.has(chosen.id) ? 'Copy it' : 'Copy it and make it mine'}</button
 				>
@@ -147,11 +162,13 @@
 		border-radius: var(--corner);
 		background: var(--enamel);
 	}
+	header h2 {
+		margin-right: auto;
+	}
 	header {
 		display: flex;
 		flex-wrap: wrap;
 		align-items: center;
-		justify-content: space-between;
 		gap: var(--space-2);
 		margin-bottom: var(--space-2);
 	}

@@ -1,7 +1,7 @@
 // Juntos files: what is written can be read; what is broken is said, and never thrown.
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { wordIssue } from '../../issues';
+import { wordIssue } from '../../words/issues';
 import { library } from '../../library/library';
 import { demoCases } from '../../testing/demo-plan';
 import { readFile, writeFile } from './juntos';

@@ -1,9 +1,9 @@
-// Juntos JSON: a meal with its kitchen in one file, or either alone. Version 1.
+// Juntos JSON: a meal with its kitchen in one file, either alone, or a technique. Version 1.
 import { z } from 'zod';
 import type { Issue, Read } from '../../issues';
 import { kitchenSchema, readKitchen, type Kitchen } from '../../model/kitchen';
 import { mealSchema, readMeal, type Meal } from '../../model/meal';
-import type { Technique } from '../../model/technique';
+import { readTechnique, techniqueSchema, type Technique } from '../../model/technique';
 
 const newest = 1;
 
@@ -15,9 +15,22 @@ export const fileSchema = z.object({
 	kitchen: kitchenSchema
 });
 
+/** A technique as someone sends it: a file of its own. */
+export const techniqueFileSchema = z.object({
+	format: z.literal('juntos-technique'),
+	version: z.literal(newest),
+	technique: techniqueSchema
+});
+
 export interface Contents {
 	readonly meal?: Meal;
 	readonly kitchen?: Kitchen;
+	readonly technique?: Technique;
+}
+
+/** The text of a file that holds a technique. */
+export function writeTechnique(technique: Technique): string {
+	return `${JSON.stringify({ format: 'juntos-technique', version: newest, technique }, null, '\t')}\n`;
 }
 
 /** The text of a file that holds a meal and its kitchen. */
@@ -25,10 +38,24 @@ export function writeFile(meal: Meal, kitchen: Kitchen): string {
 	return `${JSON.stringify({ format: 'juntos-file', version: newest, meal, kitchen }, null, '\t')}\n`;
 }
 
-/** The text of a `juntos-file`, `juntos-meal` or `juntos-kitchen`, or everything that is wrong with it. */
+/**
+ * The text of a `juntos-file`, `juntos-meal`, `juntos-kitchen` or `juntos-technique`, or everything that is wrong with it. A
+ * record that was kept aside is read as what lies in it.
+ */
 export function readFile(text: string, techniques: ReadonlyMap<string, Technique>): Read<Contents> {
 	const data = parseJson(text);
-	return data.ok ? readContents(data.value, techniques) : data;
+	return data.ok ? readContents(unwrapped(data.value), techniques) : data;
+}
+
+/** What lies in a record of the browser's database, where that is what was given; a bare technique gets its format. */
+function unwrapped(data: unknown): unknown {
+	if (typeof data !== 'object' || data === null || 'format' in data) return data;
+	if ('value' in data && 'revision' in data) {
+		const { value } = data;
+		const isBare = typeof value === 'object' && value !== null && 'steps' in value && !('format' in value);
+		return isBare ? { format: 'juntos-technique', version: newest, technique: value } : value;
+	}
+	return data;
 }
 
 /** Text as JSON, or the issue that it is not. */
@@ -54,9 +81,10 @@ export function readKitchenData(data: unknown): Read<Kitchen> {
 }
 
 function readContents(data: unknown, techniques: ReadonlyMap<string, Technique>): Read<Contents> {
-	const issue = formatIssue(data, ['juntos-file', 'juntos-meal', 'juntos-kitchen']);
+	const issue = formatIssue(data, ['juntos-file', 'juntos-meal', 'juntos-kitchen', 'juntos-technique']);
 	if (issue) return { ok: false, issues: [issue] };
-	const { format, meal, kitchen } = data as { format: string; meal?: unknown; kitchen?: unknown };
+	const { format, meal, kitchen, technique } = data as Record<'format' | 'meal' | 'kitchen' | 'technique', unknown>;
+	if (format === 'juntos-technique') return mapped(readTechnique(technique, ['technique']), (t) => ({ technique: t }));
 	if (format === 'juntos-meal') return mapped(readMeal(data, techniques), (m) => ({ meal: m }));
 	if (format === 'juntos-kitchen') return mapped(readKitchen(data), (k) => ({ kitchen: k }));
 	const [m, k] = [within('meal', readMealData(meal, techniques)), within('kitchen', readKitchenData(kitchen))];

@@ -1,7 +1,8 @@
 // Compiling: every meal becomes a consistent problem whose numbers follow from the meal and the kitchen.
+import { usualOf } from '../../timing/timing';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { wordIssue } from '../../issues';
+import { wordIssue } from '../../words/issues';
 import { library } from '../../library/library';
 import { withCooks, withoutStation, withVesselCount } from '../../model/edit-kitchen';
 import { withCovers, withService, withSetting } from '../../model/edit-meal';
@@ -55,7 +56,7 @@ test('a stronger burner boils sooner, a hotter oven bakes shorter', () => {
 	const { problem, trace } = compileDemo(supper);
 	const water = trace.steps.get('beans/water');
 	const byPower = (water?.ways ?? [])
-		.map((w) => [w.place?.power ?? 0, w.spread.usual] as const)
+		.map((w) => [w.place?.power ?? 0, usualOf(w.timing)] as const)
 		.toSorted((a, b) => a[0] - b[0]);
 	expect(byPower.length).toBeGreaterThan(2);
 	expect(byPower.map(([, time]) => time)).toEqual(byPower.map(([, time]) => time).toSorted((a, b) => b - a));

@@ -1,19 +1,18 @@
 // Meal + kitchen + techniques → the plan problem, and the trace that leads from its tasks back to the steps.
-import type { Issue, Read } from '../../issues';
+import type { Issue, Read, Wanted } from '../../issues';
 import type { Kitchen, VesselKind } from '../../model/kitchen';
-import type { Meal, Part } from '../../model/meal';
+import { serviceOf, type Meal, type Part } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
-import { belowAdvised } from '../../safety/rules';
-import { printTemperature } from '../../units/print';
 import { hour, minute } from '../../units/time';
 import type { Problem } from '../problem';
-import { dutyOf, handsFor, handsOf } from './crew';
-import { durationOf, type Spread } from './duration';
+import { dutyOf, handsFor, handsOf, type Manning } from './crew';
+import { timingOf, usualOf, type Timing } from '../../timing/timing';
+import { valuesFor } from '../../timing/values';
 import { handUses, type HandUse } from './hands';
-import { placesFor, resourcesOf, roomOf, wordNeed, type Place } from './places';
+import { mostBatches } from './load';
+import { placesFor, resourcesOf, roomOf, wantedOf, type Place } from './places';
 import { alternativesOf, type Portion, type Work } from './portions';
-import { looksAt, valueOf } from './timing/timing';
-import { valuesFor } from './values';
+import { looksAt, valueOf } from '../../timing/model-times';
 
 /** Every time of the problem is a multiple of this, seconds. */
 export const grid = 15;
@@ -21,6 +20,8 @@ export const grid = 15;
 const weights = { slip: 1000, span: 1 };
 /** How far beyond the last service a plan may slip. */
 const patience = 2 * hour;
+/** More steps are no plan that anybody could follow. */
+const mostSteps = 2500;
 /** Choices of this kind are whether a part is made before the evening. */
 export const aheadChoice = 'ahead:';
 /** What it has to save to make something before the evening: so many seconds of it. */
@@ -29,7 +30,8 @@ const priceOfAhead = 30 * minute;
 /** One way of doing a step: what a mode of its task stands for. */
 export interface Way {
 	readonly place: Place | undefined;
-	readonly spread: Spread;
+	/** How long it takes, as a distribution. */
+	readonly timing: Timing;
 	readonly hands: readonly HandUse[];
 	/** Resources that its hands take beside `hands`: those who do this, or do it at this pace. */
 	readonly crew: readonly string[];
@@ -75,6 +77,8 @@ export interface Trace {
 	/** Clock time of instant 0, seconds after midnight. */
 	readonly origin: number;
 	readonly steps: ReadonlyMap<string, TracedStep>;
+	/** Names of the courses, by id. */
+	readonly courses: ReadonlyMap<string, string>;
 	/** In plating order within their course; those of techniques that the plan may not take too. */
 	readonly plated: readonly Plated[];
 	/** Plating tasks, by course. */
@@ -96,8 +100,15 @@ export const platingId = (course: string) => `plating/${course}`;
  * Compile a consistent meal (see `readMeal`). Steps become tasks, ways of doing them modes, waits lags, kept vessels
  * holds, temperatures states, techniques among which the planner chooses choices, plating order offsets before service.
  * What the kitchen lacks is returned as issues; of several techniques those that the kitchen cannot do are left out.
+ *
+ * @param manning whether hands are pooled, and who does what is decided afterwards, or each step names its cook
  */
-export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMap<string, Technique>): Read<Compiled> {
+export function compileMeal(
+	meal: Meal,
+	kitchen: Kitchen,
+	techniques: ReadonlyMap<string, Technique>,
+	manning: Manning = 'pooled'
+): Read<Compiled> {
 	const issues: Issue[] = [];
 	if (meal.kitchen !== kitchen.id) {
 		issues.push({ code: 'other-kitchen', path: ['kitchen'], wanted: meal.kitchen, given: kitchen.id });
@@ -108,10 +119,15 @@ export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMa
 	const choices: Problem['choices'] = [];
 	const plated: Plated[] = [];
 	meal.parts.forEach((part, i) => {
+		if (!techniques.has(part.technique)) {
+			const path = ['parts', i, 'technique'];
+			issues.push({ code: 'unknown-technique', path, part: part.name, technique: part.technique });
+			return;
+		}
 		const tried = alternativesOf(part, meal, kitchen, techniques).map(({ technique, portions }) => ({
 			technique,
 			portions,
-			cooked: portions.map((p) => cook(p, kitchen, ['parts', i]))
+			cooked: portions.map((p) => cook(p, kitchen, ['parts', i], manning))
 		}));
 		const able = tried.filter((t) => t.cooked.every((c) => c.ok));
 		const [first] = tried;
@@ -154,20 +170,28 @@ export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMa
 		lags.push(lag(from, to, link.least, link.most));
 		if (link.sameVessel) joinVessels(vessels, from, to);
 	}
+	if (steps.size > mostSteps)
+		issues.push({
+			code: 'too-many',
+			path: ['parts'],
+			what: 'steps, batches counted',
+			seen: steps.size,
+			most: mostSteps
+		});
 	if (issues.length > 0) return { ok: false, issues };
 
-	const { serve, offsets, platingTasks, plating } = plateUp(meal, plated);
-	const last = Math.max(...meal.courses.map((c) => c.service));
+	const { serve, offsets, platingTasks, plating } = plateUp(meal, plated, kitchen, manning);
+	const last = Math.max(...meal.courses.map((c) => serviceOf(meal, c)));
 	const places = resourcesOf(kitchen);
 	const problem: Problem = {
 		format: 'juntos-problem',
 		version: 1,
 		name: meal.name,
 		horizon: roundUp(last - meal.earliest + patience),
-		services: meal.courses.map((c) => ({ id: c.id, due: roundUp(c.service - meal.earliest) })),
+		services: meal.courses.map((c) => ({ id: c.id, due: roundUp(serviceOf(meal, c) - meal.earliest) })),
 		weights,
 		...places,
-		resources: [...handsOf(kitchen), ...places.resources],
+		resources: [...handsOf(kitchen, manning), ...places.resources],
 		tasks: [
 			...[...steps].map(([id, { step, ways }]) => ({
 				id,
@@ -181,27 +205,38 @@ export function compileMeal(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMa
 		choices,
 		serve
 	};
-	const trace = { origin: meal.earliest, steps, plated, plating, offsets, vessels };
+	const courses = new Map(meal.courses.map((c) => [c.id, c.name]));
+	const trace = { origin: meal.earliest, courses, steps, plated, plating, offsets, vessels };
 	return { ok: true, value: { problem, trace } };
 }
 
 /** The tasks of a portion with all ways of doing them, or what the kitchen lacks for it. */
-function cook(p: Portion, kitchen: Kitchen, path: readonly (string | number)[]): Read<ReadonlyMap<string, TracedStep>> {
+function cook(
+	p: Portion,
+	kitchen: Kitchen,
+	path: readonly (string | number)[],
+	manning: Manning
+): Read<ReadonlyMap<string, TracedStep>> {
 	const issues: Issue[] = [];
 	const steps = new Map<string, TracedStep>();
-	const lacking = (step: Step, need: string) => {
+	const lacking = (step: Step, need: Wanted) => {
 		issues.push({ code: 'missing-station', path, part: p.part.name, step: step.say, need });
 	};
 	for (const work of p.works) {
-		const all = waysOf(work, p, kitchen);
-		const ways = all.filter((way) => Number.isFinite(way.spread.usual));
+		if (work.batches > mostBatches) {
+			const what = `batches of “${work.step.say}” (${p.part.name})`;
+			if (!issues.some((i) => i.code === 'too-many'))
+				issues.push({ code: 'too-many', path, what, seen: work.batches, most: mostBatches });
+			continue;
+		}
+		const all = waysOf(work, p, kitchen, manning);
+		const ways = all.filter((way) => Number.isFinite(way.timing.mu));
 		const [never] = all;
 		if (never && ways.length === 0) {
-			const why = never.spread.computed?.reason.from ?? 'it takes for ever';
-			issues.push({ code: 'never-done', path, part: p.part.name, step: work.step.say, why });
-		} else if (ways.length === 0 && handsFor(work.step, kitchen).length === 0) {
-			lacking(work.step, `somebody who does ${dutyOf(work.step) ?? 'it'} work`);
-		} else if (ways.length === 0 && work.step.need) lacking(work.step, wordNeed(work.step.need));
+			issues.push({ code: 'never-done', path, part: p.part.name, step: work.step.say, facts: never.timing.facts });
+		} else if (ways.length === 0 && handsFor(work.step, kitchen, manning).length === 0) {
+			lacking(work.step, { kind: 'cook', duty: dutyOf(work.step) });
+		} else if (ways.length === 0 && work.step.need) lacking(work.step, wantedOf(work.step.need));
 		steps.set(work.task, { part: p.part, technique: p.technique, step: work.step, ways });
 	}
 	for (const { kind, amount } of p.vessels) {
@@ -225,15 +260,15 @@ function lag(from: string, to: string, least: number, most: number | undefined):
 	return { from, to, min, max: Math.max(min, Math.floor(most / grid) * grid) };
 }
 
-function waysOf(work: Work, { part, technique }: Portion, kitchen: Kitchen): readonly Way[] {
+function waysOf(work: Work, { part, technique }: Portion, kitchen: Kitchen, manning: Manning): readonly Way[] {
 	const { covers, factor, vessels } = work;
 	const { model } = work.step.time;
 	const of = valuesFor(technique, part.settings, covers);
 	const { need: asked, load } = work.step;
 	const need = asked && load && 'racks' in asked ? { ...asked, racks: vessels } : asked;
 	const step: Step = need ? { ...work.step, need } : work.step;
-	const known = new Map<string, Spread>();
-	const spreadAt = (place: Place | undefined, pace: number): Spread => {
+	const known = new Map<string, Timing>();
+	const timingAt = (place: Place | undefined, pace: number): Timing => {
 		const looks = model ? looksAt(model) : 'everything';
 		const key = {
 			burner: `${place?.power ?? ''} ${place?.fuel ?? ''} ${place?.measured ?? ''}`,
@@ -242,49 +277,30 @@ function waysOf(work: Work, { part, technique }: Portion, kitchen: Kitchen): rea
 			everything: `${place?.resource ?? ''} ${place?.setting ?? ''}`
 		}[looks];
 		const at = { ...place, altitude: kitchen.altitude, room: roomOf(kitchen), pace };
-		const spread = known.get(`${key} ${pace}`) ?? times(durationOf(step, of, at), factor);
-		known.set(`${key} ${pace}`, spread);
-		return spread;
+		const timing = known.get(`${key} ${pace}`) ?? timingOf(step, of, at, factor);
+		known.set(`${key} ${pace}`, timing);
+		return timing;
 	};
 	const places = need ? placesFor(need, kitchen, (q) => valueOf(q, of)) : [undefined];
-	return handsFor(step, kitchen).flatMap(({ pace, also }) =>
+	return handsFor(step, kitchen, manning).flatMap(({ pace, also }) =>
 		places.map((place): Way => {
-			const spread = spreadAt(place, pace);
-			const length = Number.isFinite(spread.usual) ? roundNear(spread.usual) : grid;
-			const filled = worded(step, { place, spread, hands: [], crew: [] });
-			return { place, spread, hands: handUses(filled, length, grid), crew: also };
+			const timing = timingAt(place, pace);
+			const length = Number.isFinite(timing.mu) ? lengthOf(timing) : grid;
+			return { place, timing, hands: handUses(step, length, grid), crew: also };
 		})
 	);
 }
 
-function times(spread: Spread, factor: number): Spread {
-	if (factor === 1) return spread;
-	const { shortest, usual, longest } = spread;
-	return { ...spread, shortest: shortest * factor, usual: usual * factor, longest: longest * factor };
-}
-
-/** A step with its computed figures in its words, as it is done this way, and the caution that they call for. */
-export function worded(step: Step, way: Way | undefined): Step {
-	const { pull, isBelowAdvised = false, caution } = way?.spread.computed ?? {};
-	if (pull === undefined && !isBelowAdvised && caution === undefined) return step;
-	const fill = (text: string) =>
-		pull === undefined ? text : text.replace('{pull}', printTemperature(pull, 'metric', 'core'));
-	const { hands, sign, cautions = [] } = step;
-	return {
-		...step,
-		hands: hands.kind === 'touches' ? { ...hands, at: hands.at.map((t) => ({ ...t, say: fill(t.say) })) } : hands,
-		...(sign === undefined ? {} : { sign: fill(sign) }),
-		cautions: [...cautions, ...(caution ? [caution] : []), ...(isBelowAdvised ? [belowAdvised] : [])]
-	};
-}
+/** The usual length of a step on the grid, seconds. */
+const lengthOf = (timing: Timing) => roundNear(usualOf(timing));
 
 /** A way of doing a step as a mode of its task, as long as it usually takes, or just as long. */
 export function modeOf(
-	{ place, spread, hands, crew }: Way,
+	{ place, timing, hands, crew }: Way,
 	duration?: number
 ): Problem['tasks'][number]['modes'][number] {
 	return {
-		duration: duration ?? roundNear(spread.usual),
+		duration: duration ?? lengthOf(timing),
 		uses: [
 			...hands.flatMap(({ from, to }) => ['hands', ...crew].map((resource) => ({ resource, amount: 1, from, to }))),
 			...(place ? [{ resource: place.resource, amount: place.amount }] : []),
@@ -305,8 +321,13 @@ function joinVessels(vessels: Mutable<HeldVessel>[], from: string, to: string): 
 	vessels.splice(second, 1);
 }
 
+/** Plating goes at one pace: each set of cooks once. */
+const platingModes = (hands: ReturnType<typeof handsFor>) => [
+	...new Map(hands.map(({ also }) => [also.join(), also])).values()
+];
+
 /** Plating: the parts of a course go on one after the other, over all plates, and the last is on at service. */
-function plateUp(meal: Meal, plated: readonly Plated[]) {
+function plateUp(meal: Meal, plated: readonly Plated[], kitchen: Kitchen, manning: Manning) {
 	const serve: Problem['serve'] = [];
 	const platingTasks: Problem['tasks'] = [];
 	const offsets = new Map<string, number>();
@@ -328,8 +349,14 @@ function plateUp(meal: Meal, plated: readonly Plated[]) {
 		if (offset === 0) continue;
 		const id = platingId(course.id);
 		plating.set(course.id, id);
-		const uses = [{ resource: 'hands', amount: 1 }];
-		platingTasks.push({ id, modes: [{ duration: offset, uses }] });
+		const hands = handsFor({ kind: 'plate', hands: { kind: 'whole' } }, kitchen, manning);
+		platingTasks.push({
+			id,
+			modes: platingModes(hands).map((crew) => ({
+				duration: offset,
+				uses: ['hands', ...crew].map((resource) => ({ resource, amount: 1 }))
+			}))
+		});
 		serve.push({ task: id, service: course.id, offset: 0, free: 0, rate: 0, max: 0 });
 	}
 	return { serve, offsets, platingTasks, plating };

@@ -1,10 +1,14 @@
 // Hands: nobody does what they do not do, handwork goes at the pace of whoever does it, and places are really there.
-import { expect, test } from 'vitest';
+import { usualOf } from '../../timing/timing';
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import type { Plan } from '../../model/plan';
+import { planMealNow } from '../plan-meal';
 import type { Kitchen } from '../../model/kitchen';
 import { compiled, everything, mealOf, planned } from '../../testing/library-meal';
 import { compileMeal } from './compile';
 import { library } from '../../library/library';
-import { wordIssue } from '../../issues';
+import { wordIssue } from '../../words/issues';
 
 const cooks = (list: Kitchen['cooks']): Kitchen => ({ ...everything, cooks: list });
 const two = cooks([
@@ -38,7 +42,7 @@ test('what nobody does is refused, and says what kind of work it is', () => {
 test('handwork takes as long as the pace of the one who does it, heat does not care', () => {
 	const length = (pace: number, id: string) => {
 		const { trace } = compiled(mealOf([{ technique: 'carrots-glaze' }]), cooks([{ id: 'a', name: 'A', pace }]));
-		return trace.steps.get(id)!.ways[0]!.spread.usual;
+		return usualOf(trace.steps.get(id)!.ways[0]!.timing);
 	};
 	expect(length(2, 'p0/cut')).toBeGreaterThan(1.5 * length(1, 'p0/cut'));
 	expect(length(2, 'p0/glaze')).toBe(length(1, 'p0/glaze'));
@@ -46,7 +50,7 @@ test('handwork takes as long as the pace of the one who does it, heat does not c
 		mealOf([{ technique: 'carrots-glaze' }]),
 		cooks([{ id: 'a', name: 'A', pace: 2, measuredPace: 1 }])
 	);
-	expect(measured.trace.steps.get('p0/cut')!.ways[0]!.spread.usual).toBe(length(1, 'p0/cut'));
+	expect(usualOf(measured.trace.steps.get('p0/cut')!.ways[0]!.timing)).toBe(length(1, 'p0/cut'));
 });
 
 test('of two paces each piece of handwork has a way, and the plan says whose hands', () => {
@@ -62,7 +66,7 @@ test('of two paces each piece of handwork has a way, and the plan says whose han
 		const all = compiled(meal, kitchen).trace.steps.get(step.id)!.ways;
 		const [cook] = step.hands;
 		const way = all.find((w) => w.crew.includes(`crew:${cook?.cook ?? ''}`));
-		expect(Math.abs(step.to - step.from - way!.spread.usual)).toBeLessThanOrEqual(15);
+		expect(Math.abs(step.to - step.from - usualOf(way!.timing))).toBeLessThanOrEqual(15);
 	}
 });
 
@@ -106,4 +110,95 @@ test('an oven that runs hot is set lower, and cooks the same', () => {
 	expect(a?.knob).toBeUndefined();
 	expect(b?.knob).toBe((b?.setting ?? 0) - 15);
 	expect(b!.to - b!.from).toBe(a!.to - a!.from);
+});
+
+describe('sets of cooks that are not nested', () => {
+	const three = cooks([
+		{ id: 'a', name: 'A', avoids: ['frying'] },
+		{ id: 'b', name: 'B', avoids: ['knife'] },
+		{ id: 'c', name: 'C', avoids: ['stove'] }
+	]);
+	const anyCrew = fc.array(
+		fc.record({
+			avoids: fc.subarray(['knife', 'stove', 'frying', 'oven'] as const, { maxLength: 2 }),
+			pace: fc.constantFrom(1, 1, 1.5)
+		}),
+		{ minLength: 2, maxLength: 4 }
+	);
+	const meal = mealOf(
+		[
+			{ technique: 'fries-twice' },
+			{ technique: 'steak-pan' },
+			{ technique: 'carrots-glaze' },
+			{ technique: 'herb-sauce' },
+			{ technique: 'potato-wedges' }
+		],
+		6
+	);
+	const twoAtOnce = (plan: Plan) => {
+		const hands = [
+			...plan.steps.flatMap((s) => s.hands.map((h) => ({ ...h, step: s.id }))),
+			...plan.services.flatMap((s) =>
+				s.cook === undefined || s.plating >= s.at
+					? []
+					: [{ cook: s.cook, from: s.plating, to: s.at, step: `plating ${s.course}` }]
+			)
+		];
+		return hands.flatMap((h, i) =>
+			hands
+				.slice(i + 1)
+				.flatMap((g) => (h.cook === g.cook && h.from < g.to && g.from < h.to ? [`${h.step} and ${g.step}`] : []))
+		);
+	};
+
+	test('at no instant more is asked of any cooks than there are of them: the unions are resources too', () => {
+		const { problem } = compiled(meal, three);
+		const ids = problem.resources.map((r) => r.id);
+		expect(ids).toEqual(expect.arrayContaining(['crew:b+c', 'crew:a+c', 'crew:a+b']));
+		expect(problem.resources.filter((r) => r.id.startsWith('crew:')).every((r) => r.capacity === 2)).toBe(true);
+	});
+
+	test('nobody is given two things at once, whoever is spared what', () => {
+		let seen = 0;
+		fc.assert(
+			fc.property(anyCrew, (list) => {
+				const kitchen = cooks(list.map((c, i) => ({ ...c, avoids: [...c.avoids], id: `k${i}`, name: `K${i}` })));
+				const read = compileMeal(meal, kitchen, library);
+				if (!read.ok) return;
+				const outcome = planMealNow({ meal, kitchen, techniques: [...library.values()], seed: 1, budget: 1500 });
+				if (outcome.kind !== 'plan') return;
+				seen++;
+				expect(twoAtOnce(outcome.plan)).toEqual([]);
+				for (const step of outcome.plan.steps)
+					for (const { cook } of step.hands) {
+						const spared = kitchen.cooks.find((c) => c.id === cook)?.avoids ?? [];
+						if (step.kind === 'prep') expect(spared).not.toContain('knife');
+					}
+			}),
+			{ numRuns: 25, seed: 7 }
+		);
+		expect(seen).toBeGreaterThan(8);
+	});
+
+	test('with each cook by name every step has a way for each who does it', () => {
+		const read = compileMeal(meal, three, library, 'named');
+		if (!read.ok) throw new Error(read.issues.map(wordIssue).join(' '));
+		for (const { step, ways } of read.value.trace.steps.values()) {
+			const who = new Set(ways.flatMap((w) => w.crew));
+			if (step.hands.kind === 'none') expect(who.size).toBe(0);
+			else for (const way of ways) expect(way.crew).toHaveLength(1);
+			if (step.kind === 'prep' && step.hands.kind !== 'none') expect(who).not.toContain('crew:b');
+		}
+	});
+});
+
+test('a technique that is not known is an issue that names it, not a plan without steps', () => {
+	const meal = mealOf([{ technique: 'carrots-glaze' }, { technique: 'moon-cheese', name: 'Moon cheese' }]);
+	const read = compileMeal(meal, everything, library);
+	expect(read.ok ? [] : read.issues).toEqual([
+		{ code: 'unknown-technique', path: ['parts', 1, 'technique'], part: 'Moon cheese', technique: 'moon-cheese' }
+	]);
+	expect(planMealNow({ meal, kitchen: everything, techniques: [...library.values()], seed: 1, budget: 100 }).kind).toBe(
+		'issues'
+	);
 });

@@ -1,24 +1,16 @@
 // Who can do what: hands as resources, whole pieces of handwork at each cook's pace.
 import type { Cook, Duty, Kitchen } from '../../model/kitchen';
-import type { Need, Step } from '../../model/technique';
+import { stationRow } from '../../model/stations';
+import type { Step } from '../../model/technique';
 import type { Problem } from '../problem';
+import { stationFor } from './places';
 
 const paceOf = (cook: Cook) => cook.measuredPace ?? cook.pace ?? 1;
 const hasAvoided = (cook: Cook, duty: Duty | undefined) => duty !== undefined && (cook.avoids ?? []).includes(duty);
 
-const dutyAt: Partial<Record<Need['kind'], Duty>> = {
-	fryer: 'frying',
-	burner: 'stove',
-	grill: 'stove',
-	griddle: 'stove',
-	oven: 'oven',
-	broiler: 'oven',
-	'wood oven': 'oven'
-};
-
 /** What a step asks of whoever does it. */
 export function dutyOf({ kind, need }: Pick<Step, 'kind' | 'need'>): Duty | undefined {
-	return (need && dutyAt[need.kind]) ?? (kind === 'prep' ? 'knife' : undefined);
+	return (need && stationRow(stationFor(need)).duty) ?? (kind === 'prep' ? 'knife' : undefined);
 }
 
 /** A pair of hands of one kind: resources that its use takes beside `hands`, and its pace. */
@@ -32,36 +24,74 @@ const isPaced = (kitchen: Kitchen) => new Set(kitchen.cooks.map(paceOf)).size > 
 const ableTo = (kitchen: Kitchen, duty: Duty | undefined) => kitchen.cooks.filter((c) => !hasAvoided(c, duty));
 const idOf = (crew: readonly Cook[]) => `${crewPrefix}${crew.map((c) => c.id).join('+')}`;
 
+/**
+ * How hands are asked for: of sets of cooks, each as large as it is (*pooled*: few resources, and who does what is decided
+ * afterwards), or of each cook by name (*named*: always right, and more to search).
+ */
+export type Manning = 'pooled' | 'named';
+
+/** So many sets at the most get their unions too. */
+const mostUnited = 6;
+
 /** All sets of cooks that some work is for, but not all cooks: by duty, and by pace where paces differ. */
-function crewsOf(kitchen: Kitchen): readonly (readonly Cook[])[] {
+function workSets(kitchen: Kitchen): readonly (readonly Cook[])[] {
 	const works = [undefined, ...new Set(kitchen.cooks.flatMap((c) => c.avoids ?? []))].map((d) => ableTo(kitchen, d));
 	const paces = isPaced(kitchen) ? [...new Set(kitchen.cooks.map(paceOf))] : [];
 	const sets = works.flatMap((able) => [able, ...paces.map((pace) => able.filter((c) => paceOf(c) === pace))]);
-	const distinct = new Map(sets.map((crew) => [idOf(crew), crew]));
-	return [...distinct.values()].filter((crew) => crew.length > 0 && crew.length < kitchen.cooks.length);
+	return distinct(kitchen, sets);
+}
+
+function distinct(kitchen: Kitchen, sets: readonly (readonly Cook[])[]): readonly (readonly Cook[])[] {
+	// In the order of the kitchen, so that a set has one name.
+	const ordered = sets.map((set) => kitchen.cooks.filter((c) => set.includes(c)));
+	const byId = new Map(ordered.map((crew) => [idOf(crew), crew]));
+	return [...byId.values()].filter((crew) => crew.length > 0 && crew.length < kitchen.cooks.length);
+}
+
+/** The sets of cooks that are resources: those of some work and their unions; or each cook. */
+function crewsOf(kitchen: Kitchen, manning: Manning): readonly (readonly Cook[])[] {
+	if (manning === 'named')
+		return distinct(
+			kitchen,
+			kitchen.cooks.map((c) => [c])
+		);
+	const sets = workSets(kitchen);
+	if (sets.length > mostUnited) return sets;
+	const unions = sets.reduce<readonly (readonly Cook[])[]>(
+		(all, set) => [...all, ...all.map((other) => [...other, ...set]), set],
+		[]
+	);
+	return distinct(kitchen, unions);
 }
 
 /**
  * Hands of a kitchen as resources: all of them, and each set of cooks that some work is for. Work for a set takes all sets
- * that it lies in: together never more is asked of a set than it has hands (Hall 1935, J. London Math. Soc. 10, 26–30, for
- * the sets that are nested).
+ * that it lies in, unions of sets too: at no instant more is asked of any cooks than there are of them (Hall 1935, J. London
+ * Math. Soc. 10, 26–30). That a whole evening can be given out so is another matter: see `assignHands`, and *named* hands.
  */
-export function handsOf(kitchen: Kitchen): Problem['resources'] {
-	const crews = crewsOf(kitchen).map((crew) => ({ id: idOf(crew), capacity: crew.length }));
+export function handsOf(kitchen: Kitchen, manning: Manning): Problem['resources'] {
+	const crews = crewsOf(kitchen, manning).map((crew) => ({ id: idOf(crew), capacity: crew.length }));
 	return [{ id: 'hands', capacity: kitchen.cooks.length }, ...crews];
 }
 
-/** The kinds of hands that can do a step: one for each pace where it is handwork from start to end. */
-export function handsFor(step: Pick<Step, 'kind' | 'need' | 'hands'>, kitchen: Kitchen): readonly Hands[] {
+/** The kinds of hands that can do a step: one for each pace where it is handwork from start to end; or each cook. */
+export function handsFor(
+	step: Pick<Step, 'kind' | 'need' | 'hands'>,
+	kitchen: Kitchen,
+	manning: Manning
+): readonly Hands[] {
 	const able = ableTo(kitchen, dutyOf(step));
-	if (able.length === 0) return step.hands.kind === 'none' ? [{ pace: 1, also: [] }] : [];
-	const crews = crewsOf(kitchen);
+	if (step.hands.kind === 'none') return [{ pace: 1, also: [] }];
+	if (able.length === 0) return [];
+	const crews = crewsOf(kitchen, manning);
 	const resources = (crew: readonly Cook[]) =>
 		crews.filter((set) => crew.every((c) => set.includes(c))).map((set) => idOf(set));
+	const isByName = manning === 'named' && kitchen.cooks.length > 1;
 	// A touch is anybody's: at the pace of them all together.
-	if (step.hands.kind !== 'whole' || !isPaced(kitchen)) {
-		return [{ pace: able.reduce((sum, c) => sum + paceOf(c), 0) / able.length, also: resources(able) }];
-	}
+	const shared = able.reduce((sum, c) => sum + paceOf(c), 0) / able.length;
+	const isOfOnePace = step.hands.kind !== 'whole' || !isPaced(kitchen);
+	if (isByName) return able.map((c) => ({ pace: isOfOnePace ? shared : paceOf(c), also: resources([c]) }));
+	if (isOfOnePace) return [{ pace: shared, also: resources(able) }];
 	return [...new Set(able.map(paceOf))].map((pace) => ({
 		pace,
 		also: resources(able.filter((c) => paceOf(c) === pace))

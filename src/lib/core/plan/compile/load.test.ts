@@ -1,4 +1,5 @@
 // Loads: nothing is lost between batches, none is fuller than it may be, more room or heat never makes more batches.
+import { wordBatches, wordLoad } from '../../words/loads';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { footprintArea, fullest } from '../../heat/tray';
@@ -6,11 +7,11 @@ import { library } from '../../library/library';
 import type { Kitchen } from '../../model/kitchen';
 import type { Step } from '../../model/technique';
 import { everything } from '../../testing/library-meal';
-import { groupsOf } from '../explain/grouping';
-import { loadsOf } from '../explain/loads';
+import { groupsOf } from '../advise/grouping';
+import { loadsOf } from '../describe/loads';
 import { mealOf } from '../../testing/library-meal';
 import { batchesOf } from './load';
-import { valuesFor } from './values';
+import { valuesFor } from '../../timing/values';
 
 const loaded = [...library.values()].flatMap((technique) =>
 	technique.steps.filter((s) => s.load).map((step) => ({ technique, step }))
@@ -35,8 +36,9 @@ test('all of it goes in, and no batch is fuller than its vessel or its heat allo
 				const share = (load.most / load.vessels) * footprintArea(load.piece);
 				expect(share).toBeLessThanOrEqual(fullest[laid.sort] * load.vessel.area + 1e-9);
 			}
-			expect(load.batches > 1).toBe(load.warning !== undefined);
-			expect(load.why).not.toMatch(/NaN|undefined|Infinity/);
+			expect(load.batches > 1).toBe(wordBatches(load) !== undefined);
+			for (const words of [wordLoad(load), wordBatches(load) ?? ''])
+				expect(words).not.toMatch(/NaN|undefined|Infinity/);
 		}),
 		{ seed: 21, numRuns: 200 }
 	);

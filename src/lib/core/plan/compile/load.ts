@@ -7,10 +7,11 @@ import { foodProperties } from '../../heat/properties';
 import { footprintArea, fullest, type Footprint } from '../../heat/tray';
 import { boilingPoint, largestLoad, potLoss } from '../../heat/water';
 import type { Kitchen, VesselKind } from '../../model/kitchen';
+import { usualRack, usualStation } from '../../model/stations';
 import type { Load, Step } from '../../model/technique';
 import { vesselSize, type VesselSize } from '../../model/vessel-size';
-import { roomOf, usualStation } from './places';
-import { valueOf } from './timing/timing';
+import { roomOf } from './places';
+import { valueOf } from '../../timing/model-times';
 
 export interface Batches {
 	readonly on: Load['on'];
@@ -31,12 +32,29 @@ export interface Batches {
 	/** Piece and vessel, for the drawing, metres. */
 	readonly piece?: Footprint & { readonly long: number; readonly wide: number };
 	readonly vessel?: VesselSize & { readonly name: string };
-	/** Why it is so, and what else would do; in a cook's words. */
-	readonly why: string;
-	/** The consequence of what the kitchen lacks, and its mend. */
-	readonly warning?: string;
+	/** What of the kitchen decides it. */
+	readonly limit: LoadLimit;
 }
 
+/** What keeps a load from being larger. */
+type LoadLimit =
+	| {
+			readonly kind: 'tray';
+			/** Pieces on a tray, and how full it is then, as a share. */
+			readonly perTray: number;
+			readonly full: number;
+			/** Trays that would be needed, and what there are fewer of. */
+			readonly needed: number;
+			readonly trays: number;
+			readonly racks: number;
+	  }
+	| { readonly kind: 'pan' }
+	/** Litres of water, and how far its boil may drop, K. */
+	| { readonly kind: 'pot'; readonly litres: number; readonly drop: number }
+	| { readonly kind: 'fryer'; readonly litres: number };
+
+/** Nobody cooks a step in more batches than this. */
+export const mostBatches = 60;
 /** A pot boils on while its load drops it by no more than this, K (est.). */
 const mostDrop = 12;
 /** Litres of water to a kilogram of food at the least (est.). */
@@ -45,7 +63,7 @@ const litresPerKilogram = 5;
 const perLitreOil = 0.12;
 /** Burner that a pan or pot stands on where none is named, W. */
 const usualBurner = 2000;
-const ovenRack = { width: 0.46, depth: 0.36 };
+const ovenRack = { width: usualRack.width / 100, depth: usualRack.depth / 100 };
 
 const strongest = (kitchen: Kitchen) =>
 	Math.max(
@@ -94,7 +112,7 @@ function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batc
 	const ovens = kitchen.stations.flatMap((s) => (s.kind === 'oven' ? [s] : []));
 	const rack = ovens.reduce(
 		(best, s) => {
-			const [width, depth] = [(s.width ?? 46) / 100, (s.depth ?? 36) / 100];
+			const [width, depth] = [(s.width ?? usualRack.width) / 100, (s.depth ?? usualRack.depth) / 100];
 			return width * depth > best.width * best.depth ? { width, depth } : best;
 		},
 		ovens.length > 0 ? { width: 0, depth: 0 } : ovenRack
@@ -108,16 +126,11 @@ function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batc
 	const piece = pieceOf(load, of);
 	const area = footprintArea(piece);
 	const perTray = Math.max(1, Math.floor((fullest[load.sort] * tray.area) / area + 1e-9));
-	const needed = Math.ceil(whole / perTray);
+	const needed = Math.max(1, Math.ceil(whole / perTray));
 	const racks = Math.max(0, ...ovens.map((s) => s.racks));
 	const vessels = Math.max(1, Math.min(needed, tray.count, racks));
 	const batches = Math.ceil(needed / vessels);
 	const coverage = (Math.ceil(whole / batches) * area) / (tray.area * vessels);
-	const limit =
-		tray.count <= racks
-			? `${tray.count} ${tray.count === 1 ? 'tray' : 'trays'}`
-			: `${racks} ${racks === 1 ? 'rack' : 'racks'}`;
-	const share = Math.round(100 * fullest[load.sort]);
 	return {
 		on: 'tray',
 		whole,
@@ -133,12 +146,7 @@ function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batc
 		),
 		piece,
 		vessel: tray,
-		why: `${perTray} pieces a tray leave it ${share} % full: fuller, it steams instead of browning.`,
-		...(batches > 1
-			? {
-					warning: `${needed} trays are needed and there ${limit.startsWith('1 ') ? 'is' : 'are'} ${limit}: ${batches} batches, each as long. One more tray and rack, smaller pieces or fewer people would do.`
-				}
-			: {})
+		limit: { kind: 'tray', perTray, full: fullest[load.sort], needed, trays: tray.count, racks }
 	};
 }
 
@@ -158,9 +166,8 @@ function inPans(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batch
 	const byRoom = Math.max(1, Math.floor((fullest[load.sort] * pan.area) / area + 1e-9));
 	const byHeat = Math.max(1, Math.floor(carried / area + 1e-9));
 	const most = Math.min(byRoom, byHeat);
-	const batches = Math.ceil(whole / most);
+	const batches = Math.max(1, Math.ceil(whole / most));
 	const by = byHeat < byRoom ? 'heat' : 'room';
-	const one = biggestWords(most);
 	return {
 		on: 'pan',
 		whole,
@@ -173,19 +180,9 @@ function inPans(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batch
 		factor: 1,
 		piece,
 		vessel: pan,
-		why:
-			by === 'heat'
-				? `${one} at a time is all that the strongest burner keeps at 180 °C: more would stew.`
-				: `${one} at a time fill the pan as far as it still browns.`,
-		...(batches > 1
-			? {
-					warning: `${whole} pieces, ${one} at a time: ${batches} batches. A wider pan${by === 'heat' ? ' on a stronger burner' : ''}, or the oven, would do them at once.`
-				}
-			: {})
+		limit: { kind: 'pan' }
 	};
 }
-
-const biggestWords = (most: number) => (most === 1 ? 'one piece' : `${most} pieces`);
 
 function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
 	const pot = biggest(kitchen, 'pot') ?? biggest(kitchen, 'saucepan');
@@ -221,13 +218,7 @@ function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen
 		coverage: 0,
 		by,
 		factor: 1,
-		why:
-			by === 'heat'
-				? `${most.toFixed(1)} kg drop the boil by ${mostDrop} K; more would stew before it boils again.`
-				: `${most.toFixed(1)} kg swim in ${water.toFixed(1)} l; more would break up.`,
-		...(batches > 1
-			? { warning: `${whole.toFixed(1)} kg go in ${batches} batches. A larger pot would do it at once.` }
-			: {})
+		limit: { kind: 'pot', litres: water, drop: mostDrop }
 	};
 }
 
@@ -253,14 +244,6 @@ function inOil(load: LoadOf<'fryer'>, of: (id: string) => number, kitchen: Kitch
 		coverage: 0,
 		by,
 		factor: 1,
-		why:
-			by === 'heat'
-				? `${most.toFixed(2)} kg cool ${litres} l of oil by 20 K; more would soak it up.`
-				: `${most.toFixed(2)} kg swim freely in ${litres} l; more would stick together.`,
-		...(batches > 1
-			? {
-					warning: `${whole.toFixed(1)} kg go in ${batches} batches of ${(whole / batches).toFixed(2)} kg. More oil${by === 'heat' ? ' and power' : ''} would take fewer.`
-				}
-			: {})
+		limit: { kind: 'fryer', litres }
 	};
 }

@@ -1,7 +1,9 @@
 // Stations as resources and states, and where a step can be: one row per kind of equipment, one per kind of need.
 import type { Fuel } from '../../heat/burner';
 import { waterHeat } from '../../heat/water';
+import type { Wanted } from '../../issues';
 import type { Kitchen, Station, StationKind, StationOf } from '../../model/kitchen';
+import { usualStation } from '../../model/stations';
 import type { Need } from '../../model/technique';
 import type { Problem } from '../problem';
 
@@ -38,13 +40,6 @@ interface Row<K extends StationKind> {
 
 const own = { resource: (s: { id: string }) => s.id, capacity: (s: { places: number }) => s.places };
 
-/** What a station is like where the kitchen does not say. */
-export const usualStation = {
-	fryer: { litres: 8, power: 3500 },
-	bath: { litres: 12, power: 1200 },
-	grill: 280,
-	'wood oven': 380
-} as const;
 /** A bath cools by ice, seconds per °C (est.). */
 const bathFall = 60;
 /** °C, where no oven says how warm the room is. */
@@ -72,7 +67,7 @@ const equipment: { readonly [K in StationKind]: Row<K> } = {
 	'water bath': {
 		resource: (s) => `bath:${s.id}`,
 		capacity: (s) => s.places,
-		state: ({ litres = usualStation.bath.litres, power = usualStation.bath.power }, kitchen) => ({
+		state: ({ litres = usualStation['water bath'].litres, power = usualStation['water bath'].power }, kitchen) => ({
 			initial: Math.round(roomOf(kitchen)),
 			rise: Math.ceil((litres * waterHeat) / power),
 			fall: bathFall
@@ -90,24 +85,16 @@ interface NeedRow<K extends Need['kind'], S extends StationKind> {
 		need: NeedOf<K>,
 		value: (quantity: NeedOf<'water bath'>['setting']) => number
 	) => readonly Omit<Place, 'resource' | 'station'>[];
-	readonly word: (need: NeedOf<K>) => string;
 }
 
 const row = <K extends Need['kind'], S extends StationKind>(r: NeedRow<K, S>) => r;
-const simple = <S extends StationKind & Need['kind']>(at: S, word: string) =>
-	row<S, S>({ at, places: () => [{ amount: 1 }], word: () => word });
-const wordRange = (settings: readonly number[]) => {
-	const [low, high] = [Math.min(...settings), Math.max(...settings)];
-	return low === high ? `${low} °C` : `${low} to ${high} °C`;
-};
-const wordRacks = (racks: number) => `${racks} ${racks === 1 ? 'rack' : 'racks'}`;
+const simple = <S extends StationKind & Need['kind']>(at: S) => row<S, S>({ at, places: () => [{ amount: 1 }] });
 
 const needs = {
 	burner: row<'burner', 'burner'>({
 		at: 'burner',
 		places: (s, { leastPower = 0 }) =>
-			s.power >= leastPower ? [{ amount: 1, power: s.power, fuel: s.fuel, measured: s.measured }] : [],
-		word: ({ leastPower }) => (leastPower === undefined ? 'a burner' : `a burner of at least ${leastPower} W`)
+			s.power >= leastPower ? [{ amount: 1, power: s.power, fuel: s.fuel, measured: s.measured }] : []
 	}),
 	oven: row<'oven', 'oven'>({
 		at: 'oven',
@@ -122,46 +109,40 @@ const needs = {
 							knob: setting - (s.offset ?? 0),
 							hasFan: s.fan,
 							isSet: true
-						})),
-		word: ({ settings, racks }) =>
-			`${racks === 1 ? 'an oven' : `an oven of at least ${wordRacks(racks)}`} for ${wordRange(settings)}`
+						}))
 	}),
 	broiler: row<'broiler', 'oven'>({
 		at: 'oven',
 		places: (s, { racks }) =>
 			s.broiler && racks <= s.racks
 				? [{ amount: racks, setting: s.highest, knob: s.highest, hasFan: false, isSet: true }]
-				: [],
-		word: ({ racks }) => `an oven that heats from above, with ${wordRacks(racks)}`
+				: []
 	}),
-	board: simple('board', 'a board'),
-	cold: simple('cold', 'a cold place'),
+	board: simple('board'),
+	cold: simple('cold'),
 	fryer: row<'fryer', 'fryer'>({
 		at: 'fryer',
-		places: ({ power = usualStation.fryer.power }) => [{ amount: 1, power, fuel: 'electric' }],
-		word: () => 'a fryer'
+		places: ({ power = usualStation.fryer.power }) => [{ amount: 1, power, fuel: 'electric' }]
 	}),
-	warm: simple('warm', 'a warm drawer'),
+	warm: simple('warm'),
 	grill: row<'grill', 'grill'>({
 		at: 'grill',
-		places: ({ temperature = usualStation.grill }) => [{ amount: 1, setting: temperature, fire: 'grill' }],
-		word: () => 'a grill'
+		places: ({ temperature = usualStation.grill.temperature }) => [{ amount: 1, setting: temperature, fire: 'grill' }]
 	}),
 	griddle: row<'griddle', 'griddle'>({
 		at: 'griddle',
-		places: (s) => [{ amount: 1, also: s.covers.map((id) => `burner:${id}`) }],
-		word: () => 'a griddle'
+		places: (s) => [{ amount: 1, also: s.covers.map((id) => `burner:${id}`) }]
 	}),
 	'water bath': row<'water bath', 'water bath'>({
 		at: 'water bath',
-		places: (_, { setting }, value) => [{ amount: 1, setting: Math.round(value(setting)), isSet: true }],
-		word: () => 'a water bath'
+		places: (_, { setting }, value) => [{ amount: 1, setting: Math.round(value(setting)), isSet: true }]
 	}),
-	steamer: simple('steamer', 'a steamer'),
+	steamer: simple('steamer'),
 	'wood oven': row<'wood oven', 'wood oven'>({
 		at: 'wood oven',
-		places: ({ temperature = usualStation['wood oven'] }) => [{ amount: 1, setting: temperature, fire: 'wood oven' }],
-		word: () => 'a wood oven'
+		places: ({ temperature = usualStation['wood oven'].temperature }) => [
+			{ amount: 1, setting: temperature, fire: 'wood oven' }
+		]
 	})
 };
 
@@ -206,8 +187,18 @@ export function stationsBehind(resource: string, kitchen: Kitchen): readonly Sta
 	return kitchen.stations.filter((station) => rowOf(station.kind).resource(station, kitchen) === resource);
 }
 
-export function wordNeed(need: Need): string {
-	return needRowOf(need.kind).word(need);
+/** The kind of station that serves a need. */
+export const stationFor = (need: Need): StationKind => needRowOf(need.kind).at;
+
+/** What a step needs, as a fact for whoever lacks it. */
+export function wantedOf(need: Need): Wanted {
+	return {
+		kind: 'station',
+		station: need.kind,
+		...('settings' in need ? { settings: need.settings } : {}),
+		...('racks' in need ? { racks: need.racks } : {}),
+		...('leastPower' in need && need.leastPower !== undefined ? { leastPower: need.leastPower } : {})
+	};
 }
 
 /** Stations and vessels of a kitchen as resources, what is brought to a temperature as states. */

@@ -1,12 +1,13 @@
 // Parts as they are cooked: what guests share and what not, batches, making ahead, ways among which the planner chooses.
+import { usualOf } from '../../timing/timing';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { library } from '../../library/library';
 import type { Wish } from '../../model/meal';
 import { compiled, everything, mealOf, planned } from '../../testing/library-meal';
 import { checkSchedule } from '../check';
-import { asPlanned } from '../explain/as-planned';
-import { scheduleOf } from '../explain/schedule-of';
+import { asPlanned } from '../describe/as-planned';
+import { scheduleOf } from './schedule-of';
 import { compileMeal } from './compile';
 import { alternativesOf } from './portions';
 
@@ -27,7 +28,7 @@ describe('guests who want it otherwise', () => {
 		expect(tasks).toContain('p0/sear');
 		expect(tasks).not.toContain('p0-w1/sear');
 		expect(tasks).toEqual(expect.arrayContaining(['p0/roast', 'p0-w1/roast', 'p0/slice', 'p0-w1/slice']));
-		const usual = (id: string) => trace.steps.get(id)!.ways[0]!.spread.usual;
+		const usual = (id: string) => usualOf(trace.steps.get(id)!.ways[0]!.timing);
 		expect(usual('p0-w1/roast')).toBeGreaterThan(usual('p0/roast'));
 	});
 	test('a start that differs is felt from the first step on that looks at it', () => {

@@ -4,8 +4,8 @@ import type { Kitchen } from '../../model/kitchen';
 import type { Meal, Part } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
 import { namedIn } from '../../model/time-model';
-import { batchesOf } from './load';
-import { valuesFor } from './values';
+import { batchesOf, mostBatches } from './load';
+import { valuesFor } from '../../timing/values';
 
 /** A step as a task: what it is called, for how many it is, and where it stands among its batches. */
 export interface Work {
@@ -16,6 +16,8 @@ export interface Work {
 	readonly vessels: number;
 	/** Factor of its load on its time. */
 	readonly factor: number;
+	/** In how many batches all of it would be done. */
+	readonly batches: number;
 }
 
 /** What is plated as one: a part, or those guests of it who have it otherwise. */
@@ -207,7 +209,8 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 	for (const step of owned) {
 		const covers = shared.has(step.id) ? eaten : part.covers;
 		const load = batchesOf(step, valuesFor(technique, part.settings, covers), kitchen);
-		const count = load?.batches ?? 1;
+		// More are refused (see `compileMeal`): they are not even written out.
+		const count = Math.min(mostBatches, load?.batches ?? 1);
 		const ids = Array.from({ length: count }, (_, k) => (k === 0 ? step.id : `${step.id}-b${k + 1}`));
 		ids.forEach((id, k) => {
 			const say = count === 1 ? step.say : `${step.say}, ${k + 1} of ${count}`.slice(0, 80);
@@ -216,7 +219,8 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 				step: { ...step, id, say },
 				covers,
 				vessels: load?.vessels ?? 1,
-				factor: load?.factor ?? 1
+				factor: load?.factor ?? 1,
+				batches: load?.batches ?? 1
 			});
 			const before = ids[k - 1];
 			if (before !== undefined) {
@@ -228,7 +232,7 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 	const endOf = (step: string) =>
 		lastOf.get(step) ?? (leader && shared.has(step) ? endIn(leader, step, task) : task(part.id, step));
 	const outTask = task(leader?.part.id ?? part.id, outStep);
-	if (out) works.push({ task: outTask, step: out, covers: eaten, vessels: 1, factor: 1 });
+	if (out) works.push({ task: outTask, step: out, covers: eaten, vessels: 1, factor: 1, batches: 1 });
 	for (const step of owned) {
 		for (const { step: before, least, most } of step.after) {
 			if (!here.has(before)) continue;

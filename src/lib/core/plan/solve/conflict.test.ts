@@ -7,7 +7,7 @@ import { randomProblem, tiny } from '../../testing/random-problem';
 import { solveNow } from '../../testing/solve-now';
 import { readProblem, type Problem } from '../problem';
 import { restrict } from './conflict';
-import { itemsOf, type Item } from './model';
+import { itemsOf, type Item } from './model/items';
 
 /** A problem without services has a plan whenever its tasks have. */
 const isInfeasible = (problem: Problem, items: readonly Item[]) => {

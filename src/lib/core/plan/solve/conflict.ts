@@ -1,11 +1,19 @@
 // Why a problem has no plan: a small part of it that already has none, of which nothing can be left out.
 import type { Problem } from '../problem';
-import { buildModel, itemsOf, lagName, type Item } from './model';
+import { building } from './model/builder';
+import { itemsOf, lagName, type Item } from './model/items';
+import { buildModel } from './model/model';
+
 import { Search } from './search';
 
 /** Work to spend on showing that a part of the problem is infeasible: with assumptions, and of a smaller part. */
 const PATIENCE = { core: 200_000, part: 30_000 };
 const SLICE = 500;
+/** Reasons that are looked for first: a task that cannot meet its service, then waits; resources and states last. */
+const SIMPLEST: readonly ReadonlySet<Item['kind']>[] = [
+	new Set(['task', 'service']),
+	new Set(['task', 'service', 'lag'])
+];
 /** A core that shrinks no more, or has been shrunk so often, is minimized one by one. */
 const MOST_ROUNDS = 5;
 
@@ -18,6 +26,12 @@ const MOST_ROUNDS = 5;
  */
 export function* findConflict<T>(problem: Problem, report: () => T): Generator<T, readonly string[], unknown> {
 	let kept = itemsOf(problem);
+	for (const kinds of SIMPLEST) {
+		const part = kept.filter(({ kind }) => kinds.has(kind));
+		if (part.length === kept.length || !(yield* isInfeasible(restrict(problem, part), report))) continue;
+		kept = part;
+		break;
+	}
 	for (let round = 0; round < MOST_ROUNDS; round++) {
 		const core = yield* refute(problem, kept, round + 1, report);
 		if (!core || core.length >= kept.length) break;
@@ -39,7 +53,7 @@ function* refute<T>(
 	seed: number,
 	report: () => T
 ): Generator<T, readonly Item[] | undefined, unknown> {
-	const model = buildModel(restrict(problem, items), items);
+	const model = yield* building(buildModel(restrict(problem, items), items), report);
 	if (model.isClosed) return undefined;
 	const search = new Search(model, seed);
 	while (model.engine.work < PATIENCE.core) {
@@ -52,7 +66,7 @@ function* refute<T>(
 }
 
 function* isInfeasible<T>(problem: Problem, report: () => T): Generator<T, boolean, unknown> {
-	const model = buildModel(problem);
+	const model = yield* building(buildModel(problem), report);
 	if (model.isClosed) return true;
 	const search = new Search(model, 1);
 	while (model.engine.work < PATIENCE.part) {

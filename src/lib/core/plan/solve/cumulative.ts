@@ -57,6 +57,9 @@ export class Cumulative implements Propagator {
 	private changedCount = 0;
 	/** The last run ended in a contradiction: nothing can be told from it. */
 	private isStale = true;
+	/** The items that surely run at the instant asked for last in this run. */
+	private hereAt = NaN;
+	private here: readonly number[] = [];
 	/** Where the profile may have changed since. */
 	private changedFrom = 0;
 	private changedTo = 0;
@@ -92,6 +95,7 @@ export class Cumulative implements Propagator {
 
 	propagate(engine: Engine): boolean {
 		this.compare(engine);
+		this.hereAt = NaN;
 		const wasStale = this.isStale;
 		this.isStale = true;
 		if (this.changedFrom < this.changedTo && !this.profile(engine)) return false;
@@ -220,10 +224,9 @@ export class Cumulative implements Propagator {
 	private meeting(engine: Engine, instant: number, except: number, amount: number): number[] {
 		const literals: number[] = [];
 		let left = amount;
-		// Large takers first: fewer literals.
-		const here = this.running(instant, except).sort((a, b) => this.items[b]!.amount - this.items[a]!.amount);
-		for (const i of here) {
+		for (const i of this.running(instant)) {
 			if (left <= 0) break;
+			if (i === except) continue;
 			const item = this.items[i]!;
 			left -= item.amount;
 			literals.push(2 * item.start + 1, -(instant - item.startShift), 2 * item.end, instant + 1 - item.endShift);
@@ -232,11 +235,16 @@ export class Cumulative implements Propagator {
 		return literals;
 	}
 
-	private running(instant: number, except: number): number[] {
+	/** Items that surely run at an instant, large takers first: fewer literals. Many are pushed for one instant: it is kept. */
+	private running(instant: number): readonly number[] {
+		if (this.hereAt === instant) return this.here;
 		const here: number[] = [];
 		for (let i = 0; i < this.items.length; i++) {
-			if (i !== except && this.sureFrom[i]! <= instant && instant < this.sureTo[i]!) here.push(i);
+			if (this.sureFrom[i]! <= instant && instant < this.sureTo[i]!) here.push(i);
 		}
+		here.sort((a, b) => this.items[b]!.amount - this.items[a]!.amount);
+		this.hereAt = instant;
+		this.here = here;
 		return here;
 	}
 

@@ -5,6 +5,7 @@
 // lb[h] ≥ v, false when −lb[h^1] < v, and its negation is (h^1, 1−v). Nothing else is needed to name a bound, so literals
 // are made as they come up (lazy clause generation: Ohrimenko, Stuckey & Codish 2009, Constraints 14, 357–391).
 
+import { Clauses, grown, HEAD } from './clauses';
 import { rowsOf, type Rows } from './rows';
 
 /** A lower bound that stands for none; sums of a few still fit 32 bits. */
@@ -16,9 +17,6 @@ const EDGE = 1;
 const ARENA = 2;
 const CLAUSE = 3;
 
-/** Words before the literals of a clause in the pool: size, learnt flag, distinct levels. */
-const HEAD = 3;
-
 /** Something that narrows bounds and can say why; run when a half it watches rises. */
 export interface Propagator {
 	/** Halves whose rise wakes it. */
@@ -26,6 +24,9 @@ export interface Propagator {
 	/** `false` on a contradiction, after `engine.refute` or a failed `engine.set`. */
 	propagate(engine: Engine): boolean;
 }
+
+/** Halves that a propagator looks at for one unit of effort. */
+const HALVES_PER_EFFORT = 32;
 
 interface EdgeSpec {
 	readonly from: number;
@@ -49,6 +50,10 @@ export class Engine {
 	work = 0;
 	conflicts = 0;
 	variables = 0;
+	/** Whether `propagate` stopped before its fixpoint: what it was allowed is spent. */
+	isPaused = false;
+	/** Effort that is left: like work, but a propagator of many variables counts for more. */
+	private allowed = Infinity;
 
 	private edgeSpecs: EdgeSpec[] = [];
 	private edgeFrom = new Int32Array(0);
@@ -80,13 +85,7 @@ export class Engine {
 	/** Explanations: length, then literals as pairs; cut back with the trail. */
 	private arena = new Int32Array(4096);
 	private arenaTop = 0;
-	/** Clauses: `HEAD` words, then literals as pairs; the first two are watched, the first is the one it makes true. */
-	private pool = new Int32Array(4096);
-	private poolTop = 0;
-	private learnts: number[] = [];
-	private wasted = 0;
-	/** Watchers of half h, as (clause, value): the watched literal (h^1, value) goes false when lb[h] exceeds −value. */
-	private watches: number[][] = [];
+	private readonly clauses = new Clauses();
 	/** Literals, all true, that cannot hold together. */
 	private readonly conflict: number[] = [];
 	private readonly why: number[] = [];
@@ -104,7 +103,7 @@ export class Engine {
 		}
 		this.lb[2 * x] = low;
 		this.lb[2 * x + 1] = -high;
-		this.watches.push([], []);
+		this.clauses.watches.push([], []);
 		return x;
 	}
 
@@ -233,28 +232,50 @@ export class Engine {
 			this.raise(open[0]!, open[1]!, DECISION);
 			return true;
 		}
-		this.store(open, false, 0);
+		this.clauses.store(open, false, 0);
 		return true;
 	}
 
-	/** Run everything to a fixpoint; `false` on a contradiction, for `resolve`. */
+	/** Let so much effort be spent; `propagate` pauses once it is. */
+	allow(effort: number): void {
+		this.allowed = effort;
+	}
+
+	/** A propagator's own word that this run was longer than its variables say. */
+	spend(effort: number): void {
+		this.allowed -= effort;
+	}
+
+	/** Run everything to a fixpoint, or until it pauses; `false` on a contradiction, for `resolve`. */
 	propagate(): boolean {
+		this.isPaused = false;
 		for (;;) {
 			while (this.head < this.size) {
+				if (this.allowed <= 0) {
+					this.isPaused = true;
+					return true;
+				}
 				const i = this.head++;
 				const h = this.trailHalf[i]!;
 				// A half that rose again is looked at once, with its newest bound.
 				if (this.last[h] !== i) continue;
 				this.work += 0.02;
+				this.allowed -= 0.02;
 				if (!this.runClauses(h) || !this.runEdges(h)) return false;
 				const { start, items } = this.wakes;
 				for (let k = start[h]!; k < start[h + 1]!; k++) this.dirty[items[k]!] = 1;
 			}
 			const p = this.dirty.indexOf(1);
 			if (p < 0) return true;
+			if (this.allowed <= 0) {
+				this.isPaused = true;
+				return true;
+			}
 			this.dirty[p] = 0;
 			this.work++;
-			if (!this.propagators[p]!.propagate(this)) return false;
+			const propagator = this.propagators[p]!;
+			this.allowed -= 1 + propagator.halves.length / HALVES_PER_EFFORT;
+			if (!propagator.propagate(this)) return false;
 		}
 	}
 
@@ -361,47 +382,12 @@ export class Engine {
 	}
 
 	get learntCount(): number {
-		return this.learnts.length;
+		return this.clauses.learnt;
 	}
 
-	/** Forget the worse half of what was learnt: clauses over many levels, then older ones. At level 0 only. */
+	/** Forget the worse half of what was learnt. At level 0 only: root bounds need no reasons any more. */
 	forget(): void {
-		const { pool } = this;
-		const order = this.learnts.map((ref, age) => ({ ref, age, levels: pool[ref + 2]! }));
-		order.sort((a, b) => a.levels - b.levels || b.age - a.age);
-		const kept = order.filter((c, i) => c.levels <= 2 || i < order.length / 2);
-		const dropped = new Set(this.learnts);
-		for (const { ref } of kept) dropped.delete(ref);
-		for (const ref of dropped) this.wasted += HEAD + 2 * pool[ref]!;
-		this.learnts = kept.toSorted((a, b) => a.age - b.age).map((c) => c.ref);
-		for (const list of this.watches) {
-			let j = 0;
-			for (let i = 0; i < list.length; i += 2) {
-				if (dropped.has(list[i]!)) continue;
-				list[j++] = list[i]!;
-				list[j++] = list[i + 1]!;
-			}
-			list.length = j;
-		}
-		// Root bounds need no reasons any more: nobody asks below level 1.
-		if (this.wasted > this.poolTop / 2) this.compact();
-	}
-
-	/** Close the gaps in the pool. */
-	private compact(): void {
-		const moved = new Map<number, number>();
-		const live = [...new Set(this.watches.flatMap((list) => list.filter((_, i) => i % 2 === 0)))].sort((a, b) => a - b);
-		let top = 0;
-		for (const ref of live) {
-			const length = HEAD + 2 * this.pool[ref]!;
-			this.pool.copyWithin(top, ref, ref + length);
-			moved.set(ref, top);
-			top += length;
-		}
-		this.poolTop = top;
-		this.wasted = 0;
-		this.learnts = this.learnts.map((ref) => moved.get(ref)!);
-		for (const list of this.watches) for (let i = 0; i < list.length; i += 2) list[i] = moved.get(list[i]!)!;
+		this.clauses.forget();
 	}
 
 	private raise(h: number, v: number, reason: number): void {
@@ -471,8 +457,9 @@ export class Engine {
 	}
 
 	private runClauses(h: number): boolean {
-		const { lb, pool } = this;
-		const list = this.watches[h]!;
+		const { lb } = this;
+		const { words: pool, watches } = this.clauses;
+		const list = watches[h]!;
 		const limit = -lb[h]!;
 		let j = 0;
 		for (let i = 0; i < list.length; i += 2) {
@@ -500,7 +487,7 @@ export class Engine {
 				pool[base + 3] = kv;
 				pool[k] = h ^ 1;
 				pool[k + 1] = v;
-				this.watches[kh ^ 1]!.push(ref, kv);
+				watches[kh ^ 1]!.push(ref, kv);
 				j -= 2;
 				continue;
 			}
@@ -516,7 +503,8 @@ export class Engine {
 
 	/** The literals that made half h at least v, into `why`. */
 	private explain(reason: number, h: number, v: number): void {
-		const { why, pool } = this;
+		const { why } = this;
+		const pool = this.clauses.words;
 		why.length = 0;
 		const index = reason >>> 2;
 		switch (reason & 3) {
@@ -583,33 +571,11 @@ export class Engine {
 		const levels = new Set(rest.map((e) => this.trailLevel[e]!)).size + 1;
 		this.backTo(rest.length === 0 ? 0 : this.trailLevel[rest[0]!]!);
 		if (rest.length === 0) this.raise(literals[0]!, literals[1]!, DECISION);
-		else this.raise(literals[0]!, literals[1]!, this.store(literals, true, levels) * 4 + CLAUSE);
-	}
-
-	private store(literals: readonly number[], isLearnt: boolean, levels: number): number {
-		const ref = this.poolTop;
-		const length = HEAD + literals.length;
-		if (ref + length > this.pool.length) this.pool = grown(this.pool, 0, length);
-		this.pool[ref] = literals.length / 2;
-		this.pool[ref + 1] = isLearnt ? 1 : 0;
-		this.pool[ref + 2] = levels;
-		for (let i = 0; i < literals.length; i++) this.pool[ref + HEAD + i] = literals[i]!;
-		this.poolTop += length;
-		if (isLearnt) this.learnts.push(ref);
-		this.watches[literals[0]! ^ 1]!.push(ref, literals[1]!);
-		this.watches[literals[2]! ^ 1]!.push(ref, literals[3]!);
-		return ref;
+		else this.raise(literals[0]!, literals[1]!, this.clauses.store(literals, true, levels) * 4 + CLAUSE);
 	}
 
 	private bump(x: number): void {
 		this.activity[x]! += this.increment;
 		this.onActivity(x);
 	}
-}
-
-/** A copy at least twice as long, the new end filled. */
-function grown(array: Int32Array, fill: number, extra = 0): Int32Array<ArrayBuffer> {
-	const copy = new Int32Array(2 * array.length + extra).fill(fill, array.length);
-	copy.set(array);
-	return copy;
 }

@@ -5,9 +5,10 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 import { bruteForce } from '../../testing/brute-force';
 import { randomProblem, small, tiny } from '../../testing/random-problem';
+import { ended } from '../../testing/ended';
 import { solveNow } from '../../testing/solve-now';
 import { readProblem, type Problem, type Schedule } from '../problem';
-import { buildModel } from './model';
+import { buildModel } from './model/model';
 import { Search } from './search';
 import { solve } from './solve';
 
@@ -19,7 +20,7 @@ interface Learnt {
 
 /** Search to the end, or for so much work, and keep what is learnt. */
 function learn(problem: Problem, seed: number, previous?: Schedule): readonly Learnt[] {
-	const model = buildModel(problem, [], previous);
+	const model = ended(buildModel(problem, [], previous));
 	if (model.isClosed) return [];
 	const { engine } = model;
 	const { cost } = model.objective;
@@ -35,7 +36,7 @@ function learn(problem: Problem, seed: number, previous?: Schedule): readonly Le
 
 /** How the plain model takes the negation of a clause: it fails by propagation, by search, or not at all. */
 function refute(problem: Problem, { literals, most }: Learnt, previous?: Schedule): 'propagation' | 'search' | 'no' {
-	const model = buildModel(problem, [], previous);
+	const model = ended(buildModel(problem, [], previous));
 	const { engine } = model;
 	const { cost } = model.objective;
 	const facts = cost === undefined || most === undefined ? [] : [[2 * cost + 1, -most]];

@@ -1,6 +1,6 @@
 // Which tasks a step of large neighbourhood search sets free: those of this problem's own kinds.
 import type { Problem } from '../problem';
-import type { Model } from './model';
+import type { Model } from './model/model';
 import type { Incumbent } from './incumbent';
 
 export type Random = (below: number) => number;

@@ -5,7 +5,8 @@ import type { Schedule } from '../problem';
 import type { Engine } from './engine';
 import { ActivityHeap } from './heap';
 import type { Incumbent } from './incumbent';
-import type { Literal, Model } from './model';
+import type { Literal } from './model/literals';
+import type { Model } from './model/model';
 import { neighbourhoods, type Neighbourhood } from './neighbourhood';
 
 /** How a stretch of search between two restarts decides. */
@@ -62,6 +63,11 @@ const improving: ReadonlySet<Manner> = new Set<Manner>(['greedy', 'nearby', 'act
 const complete: ReadonlySet<Manner> = new Set<Manner>(['activity', 'orders', 'probe']);
 const mostRepeats = 30;
 
+/** A slice of work ends early where its propagators have so many variables that it would take long. */
+const EFFORT_PER_WORK = 8;
+/** Tasks that are looked at, for what to decide next, for one unit of effort. */
+const TASKS_PER_EFFORT = 250;
+
 /** How far from its place in the best plan a task may go in the nearby manner, units. */
 const nearRooms = [0, 4, 12, 40, 120];
 
@@ -110,6 +116,10 @@ export class Search {
 	private isClosed = false;
 	private readonly neighbourhood: Neighbourhood;
 	private readonly startOf: Int32Array;
+	/** Variables of start and end, and the end's shift, by task. */
+	private readonly starts: Int32Array;
+	private readonly ends: Int32Array;
+	private readonly endShifts: Int32Array;
 	private readonly isBoolean: Uint8Array;
 	private readonly phase: Int8Array;
 
@@ -126,6 +136,9 @@ export class Search {
 		this.heap = new ActivityHeap(engine.variables, () => engine.activity);
 		this.neighbourhood = neighbourhoods(model, this.random);
 		this.startOf = new Int32Array(engine.variables).fill(-1);
+		this.starts = Int32Array.from(tasks, (t) => t.start);
+		this.ends = Int32Array.from(tasks, (t) => t.end);
+		this.endShifts = Int32Array.from(tasks, (t) => t.endShift);
 		tasks.forEach((t, i) => (this.startOf[t.start] = i));
 		this.isBoolean = new Uint8Array(engine.variables);
 		this.phase = new Int8Array(engine.variables).fill(-1);
@@ -150,6 +163,7 @@ export class Search {
 		const { engine } = this;
 		const stopAt = engine.work + workLimit;
 		if (this.isClosed) return 'closed';
+		engine.allow(EFFORT_PER_WORK * workLimit);
 		for (;;) {
 			if (!engine.propagate()) {
 				if (!engine.resolve()) return 'closed';
@@ -159,7 +173,7 @@ export class Search {
 				}
 				continue;
 			}
-			if (engine.work >= stopAt) return 'paused';
+			if (engine.isPaused || engine.work >= stopAt) return 'paused';
 			const assumed = this.assume();
 			if (assumed === 'refused') return 'refused';
 			if (assumed === 'decided') continue;
@@ -177,7 +191,8 @@ export class Search {
 		const { cost } = model.objective;
 		engine.backTo(0);
 		if (cost !== undefined && answer.bound !== undefined) {
-			const least = (answer.bound - model.constant) * model.scale - model.moves;
+			const { constant, scale, moves } = model.objective;
+			const least = (answer.bound - constant) * scale - moves;
 			if (!engine.clause([2 * cost, least])) this.isClosed = true;
 		}
 		this.isFollowing =
@@ -318,16 +333,17 @@ export class Search {
 			else engine.decide(2 * x + 1, -engine.lb[2 * x]!);
 			return true;
 		}
+		const { lb } = engine;
+		const { starts, ends, endShifts } = this;
+		engine.spend(starts.length / TASKS_PER_EFFORT);
 		let next = -1;
 		let highest = -Infinity;
-		for (let i = 0; i < model.tasks.length; i++) {
-			if (!this.isThere(i) || this.isDecided(i)) continue;
-			const { end, endShift } = model.tasks[i]!;
-			const rank = greedy ? this.rank[i]! : -engine.lb[2 * end + 1]! + endShift;
-			if (rank > highest) {
-				highest = rank;
-				next = i;
-			}
+		for (let i = 0; i < starts.length; i++) {
+			const rank = greedy ? this.rank[i]! : -lb[2 * ends[i]! + 1]! + endShifts[i]!;
+			// Most are decided already, or would not come next: the cheap looks first.
+			if (rank <= highest || !this.isThere(i) || this.isDecided(i)) continue;
+			highest = rank;
+			next = i;
 		}
 		if (next < 0) return false;
 		const task = model.tasks[next]!;
@@ -363,8 +379,9 @@ export class Search {
 	}
 
 	private isDecided(i: number): boolean {
-		const { start, modes } = this.model.tasks[i]!;
-		return this.engine.isFixed(start) && modes.some((m) => m.length === 0 || this.engine.isTrue(m[0]!, m[1]!));
+		if (!this.engine.isFixed(this.starts[i]!)) return false;
+		for (const m of this.model.tasks[i]!.modes) if (m.length === 0 || this.engine.isTrue(m[0]!, m[1]!)) return true;
+		return false;
 	}
 
 	/** The best plan's order, disturbed. */
@@ -447,12 +464,13 @@ export class Search {
 		const pick = (literals: readonly Literal[]) =>
 			literals.findIndex((l) => l.length === 0 || engine.isTrue(l[0]!, l[1]!));
 		const values = Int32Array.from({ length: engine.variables }, (_, x) => engine.lb[2 * x]!);
-		let cost = model.moves;
-		const { terms, coefficients } = model.objective;
+		const { terms, coefficients, constant, scale, moves } = model.objective;
+		let cost = moves;
 		terms.forEach((h, i) => (cost += coefficients[i]! * engine.lb[h]!));
+		const whole = Math.floor(cost / scale);
 		return {
-			objective: Math.floor(cost / model.scale) + model.constant,
-			moves: cost % model.scale,
+			objective: whole + constant,
+			moves: cost - whole * scale,
 			starts: Int32Array.from(model.tasks, (t, i) => (this.isThere(i) ? values[t.start]! : -1)),
 			modes: Int32Array.from(model.tasks, (t, i) => (this.isThere(i) ? pick(t.modes) : -1)),
 			options: Int32Array.from(model.options, pick),
@@ -468,8 +486,8 @@ export class Search {
 		this.best = best;
 		this.improvedAt = this.turns;
 		for (let x = 0; x < engine.variables; x++) if (this.isBoolean[x]) this.phase[x] = best.values[x]!;
-		const { sum, cost } = model.objective;
-		const below = (best.objective - model.constant) * model.scale + best.moves - model.moves - 1;
+		const { sum, cost, constant, scale, moves } = model.objective;
+		const below = (best.objective - constant) * scale + best.moves - moves - 1;
 		if (cost === undefined) {
 			sum.limit = below;
 			engine.wake(sum);

@@ -1,8 +1,9 @@
 // Problem → schedule, anytime and exact: one clause-learning search that streams better plans and ends with a proof.
 import type { Problem, Schedule } from '../problem';
 import { findConflict } from './conflict';
-import { buildModel, type Model } from './model';
+import { buildModel, type Model } from './model/model';
 import type { Incumbent } from './incumbent';
+import { building } from './model/builder';
 import { Search } from './search';
 
 export interface SolveOptions {
@@ -39,18 +40,20 @@ export type Solving = Generator<Progress, Schedule, Schedule | undefined>;
  * where this search goes on where it is better.
  */
 export function* solve(problem: Problem, options: SolveOptions): Solving {
-	const model = buildModel(problem, [], options.previous);
-	const { engine } = model;
 	let answer = bare(problem, 'unknown');
+	let work = 0;
 	const progress = (improved: boolean): Progress => ({
-		schedule: withWork(answer, engine.work),
+		schedule: withWork(answer, work),
 		improved,
-		spent: engine.work / options.budget
+		spent: work / options.budget
 	});
+	const model = yield* building(buildModel(problem, [], options.previous), () => progress(false));
+	const { engine } = model;
 	if (model.isClosed) return yield* infeasible(problem, options, progress);
 	const search = new Search(model, options.seed, options.previous);
 	for (;;) {
 		const outcome = search.run(SLICE);
+		work = engine.work;
 		const { best } = search;
 		const bound = lowerBound(model);
 		const isProven = outcome === 'closed' || (best?.moves === 0 && best.objective <= bound);
@@ -70,13 +73,14 @@ function* infeasible(problem: Problem, options: SolveOptions, progress: (improve
 }
 
 /** What an answer better than the best one costs at least: by the root's bounds, which rise as the search learns. */
-function lowerBound({ engine, objective, constant, scale, moves }: Model): number {
-	const { terms, coefficients, cost } = objective;
+function lowerBound({ engine, objective }: Model): number {
+	const { terms, coefficients, cost, constant, scale, moves } = objective;
 	const least =
 		cost === undefined
 			? terms.reduce((sum, h, i) => sum + (coefficients[i] ?? 0) * engine.rootLb(h), 0)
 			: engine.rootLb(2 * cost);
-	return Math.ceil((least + moves) / scale) + constant;
+	// The sum counts moves too, of which there are less than `scale`.
+	return Math.floor((least + moves) / scale) + constant;
 }
 
 function bare(problem: Problem, status: 'unknown' | 'infeasible'): Schedule {

@@ -1,10 +1,10 @@
 // GET /api/schema/NAME.json: the JSON Schema of a format, made from the very schema that checks it.
 import { z } from 'zod';
-import { fileSchema } from '$lib/core/formats/juntos/juntos';
+import { fileSchema, techniqueFileSchema } from '$lib/core/formats/juntos/juntos';
 import { kitchenSchema } from '$lib/core/model/kitchen';
 import { mealSchema } from '$lib/core/model/meal';
 import { planSchema } from '$lib/core/model/plan';
-import { techniqueSchema } from '$lib/core/model/technique';
+import { runSchema } from '$lib/core/run/events';
 import { problemSchema, scheduleSchema } from '$lib/core/plan/problem';
 import { problemDetails } from '$lib/server/problem-details';
 import type { RequestHandler } from './$types';
@@ -15,8 +15,9 @@ const schemas: ReadonlyMap<string, z.ZodType> = new Map<string, z.ZodType>([
 	['file.json', fileSchema],
 	['meal.json', mealSchema],
 	['kitchen.json', kitchenSchema],
-	['technique.json', techniqueSchema],
+	['technique.json', techniqueFileSchema],
 	['plan.json', planSchema],
+	['run.json', runSchema],
 	['problem.json', problemSchema],
 	['schedule.json', scheduleSchema]
 ]);

@@ -1,0 +1,63 @@
+// npm run bench [-- area [seconds]]: measures, and writes what it measured into docs/benchmarks.md. Other areas stay as they are.
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { benchHeat } from './heat-bench';
+import { benchPage } from './page-bench';
+import { benchDemo, benchPlanner } from './plan-bench';
+
+interface Area {
+	readonly title: string;
+	readonly what: string;
+	readonly run: (limit: number) => string;
+}
+
+const areas: Readonly<Record<string, Area>> = {
+	demo: {
+		title: 'The demo meals',
+		what: 'As the worker plans them in the page: compile, solve, explain. Median of five runs. A replan is asked for in the middle of the work, three minutes late with what is on the heat.',
+		run: () => benchDemo()
+	},
+	planner: {
+		title: 'Planner and reference',
+		what: 'One thread each, the same CPU time, one after the other in one run, seed 1. The reference is a lazy clause generator of the strongest kind (MiniZinc model and runner in benchmarks/reference); its time for flattening the model is apart. Seconds of CPU time; “proof” is when the answer was proven the best, or infeasible; “MB” the most memory of the whole process.',
+		run: (limit) => benchPlanner(limit)
+	},
+	heat: {
+		title: 'Kitchen science',
+		what: 'The median of many runs on one thread.',
+		run: () => benchHeat()
+	},
+	page: {
+		title: 'The page',
+		what: 'What the browser loads before the plan can be used; the planner’s worker and the finder come after.',
+		run: () => benchPage()
+	}
+};
+
+const file = 'docs/benchmarks.md';
+const [name, seconds = '10'] = process.argv.slice(2);
+if (name !== undefined && !(name in areas)) {
+	process.stderr.write(`There is no area "${name}". Areas: ${Object.keys(areas).join(', ')}.\n`);
+	process.exit(2);
+}
+
+/** What was measured before, by title. */
+const before = new Map(
+	(existsSync(file) ? readFileSync(file, 'utf8') : '')
+		.split(/^## /m)
+		.slice(1)
+		.map((text) => [text.split('\n')[0] ?? '', `## ${text.trimEnd()}\n`] as const)
+);
+const sections = Object.entries(areas).map(([area, { title, what, run }]) => {
+	const isWanted = name === undefined || name === area;
+	if (!isWanted) return before.get(title) ?? '';
+	const machine = `${cpus().length} cores (${cpus()[0]?.model ?? 'unknown'}), Node ${process.version}`;
+	return `## ${title}\n\n${what}\n\n${run(Number(seconds))}\n_Measured on ${machine}._\n`;
+});
+const text = [
+	'# Benchmarks\n',
+	'Written by `npm run bench`, or area by area by `npm run bench -- AREA SECONDS`. Times vary by a factor of two on a busy machine; nothing here is a test.\n',
+	...sections
+].join('\n');
+writeFileSync(file, text);
+process.stdout.write(text);

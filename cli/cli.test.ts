@@ -1,0 +1,134 @@
+// The commands as a user starts them: JSON on standard output, one clear sentence on standard error, an exit code that says.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from 'vitest';
+import { checkSchedule } from '$lib/core/plan/check';
+import { readProblem, scheduleSchema } from '$lib/core/plan/problem';
+
+const root = new URL('..', import.meta.url).pathname;
+const folder = mkdtempSync(join(tmpdir(), 'juntos-cli-'));
+const wait = 120_000;
+
+interface Ended {
+	readonly code: number | null;
+	readonly out: string;
+	readonly err: string;
+}
+
+function run(...args: readonly string[]): Promise<Ended> {
+	return new Promise((resolve) => {
+		const child = spawn(process.execPath, [`${root}scripts/tool.mjs`, ...args], { cwd: root });
+		let [out, err] = ['', ''];
+		child.stdout.on('data', (text: Buffer) => (out += text.toString()));
+		child.stderr.on('data', (text: Buffer) => (err += text.toString()));
+		child.on('close', (code) => {
+			resolve({ code, out, err });
+		});
+	});
+}
+
+function file(name: string, content: unknown): string {
+	const path = join(folder, name);
+	writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
+	return path;
+}
+
+const example = JSON.parse(readFileSync(`${root}problems/example.json`, 'utf8')) as Record<string, unknown>;
+
+test(
+	'a problem goes in, a schedule that keeps the rules comes out, and nothing else',
+	async () => {
+		const { code, out, err } = await run('solve', `${root}problems/example.json`, '--seconds', '3');
+		expect([code, err]).toEqual([0, '']);
+		const answer = scheduleSchema.parse(JSON.parse(out));
+		const problem = readProblem(example);
+		if (!problem.ok) throw new Error('the example does not read');
+		expect(checkSchedule(problem.value, answer).violations).toEqual([]);
+		const again = await run('solve', `${root}problems/example.json`, '--previous', file('before.json', answer));
+		expect(again.code).toBe(0);
+		expect(scheduleSchema.parse(JSON.parse(again.out)).objective).toBeLessThanOrEqual(answer.objective ?? Infinity);
+	},
+	wait
+);
+
+test(
+	'two at once in one folder do not break each other',
+	async () => {
+		const both = await Promise.all([
+			run('solve', `${root}problems/example.json`, '--seconds', '1'),
+			run('solve', `${root}problems/example.json`, '--seconds', '1')
+		]);
+		expect(both.map((e) => [e.code, e.err])).toEqual([
+			[0, ''],
+			[0, '']
+		]);
+	},
+	wait
+);
+
+test.each([
+	['no file at all', [], /usage: npm run --silent solve/],
+	['a file that is not there', [join(folder, 'nowhere.json')], /nowhere\.json cannot be read/],
+	['text that is no JSON', [file('torn.json', '{"format": ')], /torn\.json.*not JSON/],
+	[
+		'another format',
+		[file('meal.json', { format: 'juntos-meal', version: 1 })],
+		/meal\.json cannot be solved.*format/s
+	],
+	['a field that nobody knows', [file('odd.json', { ...example, colour: 'red' })], /"colour"/],
+	['a number that is none', [`${root}problems/example.json`, '--seconds', 'soon'], /--seconds takes a number.*"soon"/],
+	['an option that is none', [`${root}problems/example.json`, '--speed', '3'], /--speed/],
+	['two files', [`${root}problems/example.json`, `${root}problems/example.json`], /usage/],
+	[
+		'a plan before that is none',
+		[`${root}problems/example.json`, '--previous', `${root}problems/example.json`],
+		/is not a juntos-schedule/
+	]
+] as const)(
+	'%s is refused in a sentence',
+	async (_, args, words) => {
+		const { code, out, err } = await run('solve', ...args);
+		expect(code).toBe(2);
+		expect(out).toBe('');
+		expect(err).toMatch(words);
+		expect(err).not.toMatch(/\n\s+at /);
+		expect(err.trim().split('\n').length).toBeLessThan(30);
+	},
+	wait
+);
+
+test(
+	'a command that there is not is refused, and says which there are',
+	async () => {
+		const { code, out, err } = await run('roast', 'x.json');
+		expect(code).not.toBe(0);
+		expect(out).toBe('');
+		expect(err).toMatch(/solve/);
+	},
+	wait
+);
+
+test(
+	'cases of kitchen science are computed, and one that is wrong is told without losing the others',
+	async () => {
+		const cases = [
+			{ id: 'sea', kind: 'boiling-point', inputs: { altitude_m: 0 } },
+			{ id: 'odd', kind: 'no such thing', inputs: {} },
+			{ id: 'high', kind: 'boiling-point', inputs: { altitude_m: 3000 } }
+		];
+		const { code, out, err } = await run('heat', file('cases.json', { cases }));
+		expect([code, err]).toEqual([0, '']);
+		const { results } = JSON.parse(out) as { results: { id: string; outputs?: object; issues?: string[] }[] };
+		expect(results.map((r) => [r.id, r.outputs !== undefined, (r.issues ?? []).length > 0])).toEqual([
+			['sea', true, false],
+			['odd', false, true],
+			['high', true, false]
+		]);
+		const bad = await run('heat', file('bad.json', { not: 'a list' }));
+		expect(bad.code).toBe(2);
+		expect(bad.err).toMatch(/bad\.json/);
+	},
+	wait
+);

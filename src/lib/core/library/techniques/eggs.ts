@@ -1,0 +1,574 @@
+// Eggs out of their shell: fried, poached, scrambled, omelettes, shirred, custards; and with lentils.
+import type { Technique } from '../../model/technique';
+import { eggs, way } from './eggs-in-the-shell';
+import {
+	about,
+	boils,
+	burner,
+	butter,
+	choice,
+	computed,
+	degrees,
+	does,
+	each,
+	egg,
+	fat,
+	finishes,
+	firm,
+	heats,
+	held,
+	kilograms,
+	laid,
+	none,
+	oil,
+	oven,
+	plated,
+	prepares,
+	salt,
+	softEggs,
+	start,
+	steamBurns,
+	takes,
+	touches,
+	type IngredientRow,
+	vessels,
+	whole
+} from '../forms';
+
+const lentilSalad: Technique = {
+	id: 'lentil-salad-soft-eggs',
+	name: 'Lentil salad with soft eggs',
+	kind: 'egg',
+	parameters: [egg, start],
+	ingredients: takes(
+		['lentils', 45, 'g', 'simmer', 's'],
+		['eggs', 1, 'pieces', 'boil', 'd'],
+		['mustard', 4, 'g', 'dressing', 's'],
+		['vinegar', 5, 'ml', 'dressing', 's', { first: 0.7 }],
+		['olive oil', 12, 'ml', 'dressing', 's'],
+		salt('dress')
+	),
+	steps: [
+		{
+			id: 'simmer',
+			say: 'Simmer the lentils',
+			kind: 'cook',
+			time: { shortest: 1200, usual: 1500, longest: 1920 },
+			need: { kind: 'burner' },
+			heat: 'a bare simmer',
+			hands: touches([
+				[0, 60, 'Lentils, bay and cold water on'],
+				[0.6, 15, 'Taste the lentils'],
+				[1, 60, 'Drain the lentils, spread them out']
+			]),
+			after: [],
+			sign: 'Whole, and soft to the middle.'
+		},
+		{
+			id: 'cool',
+			say: 'Cool the lentils',
+			kind: 'chill',
+			time: { shortest: 900, usual: 1500, longest: 2100 },
+			need: { kind: 'cold' },
+			hands: none,
+			after: [{ step: 'simmer', least: 0, most: 300 }]
+		},
+		{
+			id: 'water',
+			say: 'Start the water for the eggs',
+			kind: 'preheat',
+			time: {
+				model: { kind: 'boil', litres: each(0.25, 0.25), start: 12 }
+			},
+			need: { kind: 'burner' },
+			heat: 'full, lid on',
+			hands: touches([[0, 30, 'Water on for the eggs, lid on']]),
+			after: [],
+			sign: 'Rolling.'
+		},
+		{
+			id: 'boil',
+			say: 'Boil the eggs soft',
+			kind: 'cook',
+			time: {
+				model: { kind: 'boiled-egg', kilograms: kilograms('egg'), start: degrees('start'), style: 'jammy' }
+			},
+			need: { kind: 'burner' },
+			heat: 'rolling, then gentle',
+			hands: touches([
+				[0, 45, 'Lower the eggs in by spoon'],
+				[1, 45, 'Eggs into ice water']
+			]),
+			after: [{ step: 'water', least: 0, most: 120 }],
+			sign: 'White firm, yolk like honey.',
+			cautions: [softEggs]
+		},
+		{
+			id: 'ice',
+			say: 'Stop the eggs in ice water',
+			kind: 'chill',
+			time: { shortest: 180, usual: 300, longest: 480 },
+			need: { kind: 'cold' },
+			hands: none,
+			after: [{ step: 'boil', least: 0, most: 0 }]
+		},
+		{
+			id: 'peel',
+			say: 'Peel the eggs',
+			kind: 'prep',
+			time: {
+				model: { kind: 'pieces', task: 'peel an egg', pieces: each(1) }
+			},
+			need: { kind: 'board' },
+			hands: whole,
+			after: [{ step: 'ice', least: 0, most: 1200 }]
+		},
+		{
+			id: 'dressing',
+			say: 'Stir the mustard dressing',
+			kind: 'prep',
+			time: { shortest: 180, usual: 240, longest: 330 },
+			need: { kind: 'board' },
+			hands: whole,
+			after: []
+		},
+		{
+			id: 'dress',
+			say: 'Dress the lentils, halve the eggs',
+			kind: 'finish',
+			time: { shortest: 120, usual: 180, longest: 240 },
+			need: { kind: 'board' },
+			hands: whole,
+			after: [
+				{ step: 'cool', least: 0, most: 3600 },
+				{ step: 'peel', least: 0, most: 900 },
+				{ step: 'dressing', least: 0, most: 5400 }
+			]
+		}
+	],
+	vessels: [
+		{ kind: 'saucepan', from: 'simmer', to: 'simmer' },
+		{ kind: 'saucepan', from: 'water', to: 'boil' }
+	],
+	plate: { step: 'dress', perPlate: 15, free: 60, rate: 2, most: 600, keep: 'dressed, cool, not cold' }
+};
+
+const sunnyEggs: Technique = {
+	id: 'eggs-sunny',
+	name: 'Fried eggs, sunny',
+	kind: 'egg',
+	makes: 'fried eggs',
+	parameters: [egg],
+	ingredients: takes(['eggs', 1, 'pieces', 'fry', 'd'], butter('fry', 4)),
+	steps: [
+		{
+			id: 'fry',
+			say: 'Fry the eggs',
+			kind: 'cook',
+			time: {
+				model: { kind: 'egg', way: 'fried sunny', kilograms: kilograms('egg') }
+			},
+			need: { kind: 'burner' },
+			heat: 'medium-low',
+			hands: touches([
+				[0, 60, 'Break the eggs into the pan'],
+				[1, 15, 'Eggs off the heat']
+			]),
+			after: [],
+			sign: 'White set to the yolk, no glassy ring.',
+			cautions: [softEggs]
+		}
+	],
+	vessels: [{ kind: 'frying pan', from: 'fry', to: 'fry' }],
+	plate: { step: 'fry', perPlate: 4, ...held('soft egg') }
+};
+
+const turnedEgg: Technique = {
+	id: 'egg-turned',
+	name: 'Fried egg, turned and firm',
+	kind: 'egg',
+	makes: 'fried eggs',
+	parameters: [egg],
+	ingredients: takes(['eggs', 1, 'pieces', 'fry', 'd'], butter('fry', 4)),
+	steps: [
+		{
+			id: 'fry',
+			say: 'Fry the one that is turned',
+			kind: 'cook',
+			time: {
+				model: { kind: 'egg', way: 'fried turned', kilograms: kilograms('egg') }
+			},
+			need: { kind: 'burner' },
+			heat: 'medium',
+			hands: touches([
+				[0, 30, 'Break one egg into the pan'],
+				[0.6, 15, 'Turn the egg'],
+				[1, 15, 'Lift out the firm egg']
+			]),
+			after: [],
+			sign: 'Yolk firm when pressed.'
+		}
+	],
+	vessels: [{ kind: 'frying pan', from: 'fry', to: 'fry' }],
+	plate: { step: 'fry', perPlate: 3, free: 120, rate: 2, most: 480, keep: 'on a warm plate, covered' }
+};
+
+const salting = choice('salt', 'Salt', 'before, where there is time: no effect on the schedule', [
+	[0, 'before'],
+	[1, 'at the end']
+]);
+
+const dairy = choice('dairy', 'Milk or cream', 'optional', [
+	[0, 'none'],
+	[1, 'a spoonful each']
+]);
+
+const poached: Technique = {
+	id: 'poached-eggs',
+	name: 'Poached eggs',
+	kind: 'egg',
+	makes: 'poached eggs',
+	words: ['vinegar', 'swirl', 'benedict'],
+	parameters: [
+		egg,
+		start,
+		firm,
+		choice('pot', 'How', 'still, with a little acid: works for several eggs at once', [
+			[0, 'still, with a little acid'],
+			[1, 'swirled, one at a time'],
+			[2, 'no acid, strained']
+		])
+	],
+	ingredients: [...eggs('break'), ...takes(['vinegar', 5, 'ml', 'water', 's', { grows: 0.5 }], salt('water'))],
+	steps: [
+		boils('water', 'poaching', 0.15, 1),
+		prepares('break', 'Break the eggs into cups, strain off the thin white', 90, 0.9),
+		does(
+			'poach',
+			'cook',
+			'Poach the eggs',
+			way('poached'),
+			touches([
+				[0, 60, 'Heat down to a quiver, slip the eggs in'],
+				[0.5, 15, 'Loosen the eggs'],
+				[1, 45, 'Lift the eggs onto a cloth']
+			]),
+			{
+				need: burner(),
+				heat: 'a quiver, 83 °C',
+				when: { parameter: 'pot', is: [0, 2] },
+				after: ['water:240', 'break:900'],
+				sign: 'White set, yolk trembles.',
+				cautions: [softEggs]
+			}
+		),
+		does('swirl', 'cook', 'Poach the eggs one by one in a swirl', way('poached', { count: each(1.05) }), whole, {
+			need: burner(),
+			heat: 'a quiver, 83 °C',
+			when: { parameter: 'pot', is: [1] },
+			after: ['water:240', 'break:900'],
+			sign: 'White set, yolk trembles.',
+			cautions: [softEggs]
+		}),
+		finishes('trim', 'Trim and blot the eggs', 40, 0.9, { after: ['poach:60', 'swirl:60'] })
+	],
+	vessels: vessels(['pot', 'water', 'trim']),
+	plate: plated('trim', 5, 'soft egg')
+};
+
+const poachedCups: Technique = {
+	id: 'poached-eggs-cups',
+	name: 'Poached eggs, in cups under water',
+	kind: 'egg',
+	makes: 'poached eggs',
+	words: ['cups', 'several'],
+	about: 'Many at once, all the same; wants small cups.',
+	parameters: [egg, start, firm],
+	ingredients: [...eggs('break'), ...takes(butter('break', 2))],
+	steps: [
+		boils('water', 'the cups', 0.2, 0.4),
+		prepares('break', 'Butter the cups, break an egg into each', 120, 0.9),
+		does(
+			'poach',
+			'cook',
+			'Poach the eggs in their cups',
+			way('poached'),
+			touches([
+				[0, 60, 'Cups into the water'],
+				[1, 60, 'Cups out, eggs turned out']
+			]),
+			{
+				need: burner(),
+				heat: 'a quiver, lid on',
+				after: ['water:240', 'break:900'],
+				sign: 'White set, yolk trembles.',
+				cautions: [softEggs, steamBurns]
+			}
+		)
+	],
+	vessels: vessels(['pot', 'water', 'poach'], ['cups', 'break', 'poach']),
+	plate: plated('poach', 5, 'soft egg')
+};
+
+const lidded: Technique = {
+	id: 'eggs-lidded',
+	name: 'Fried eggs, steamed under a lid',
+	kind: 'egg',
+	makes: 'fried eggs',
+	words: ['basted', 'lid', 'over'],
+	parameters: [egg, firm],
+	ingredients: [...eggs('fry'), ...takes(butter('fry', 4))],
+	steps: [
+		does(
+			'fry',
+			'cook',
+			'Fry the eggs under a lid',
+			way('fried lidded'),
+			touches([
+				[0, 45, 'Break the eggs in, spoon of water, lid on'],
+				[1, 15, 'Eggs off the heat']
+			]),
+			{
+				need: burner(),
+				load: laid('pan', each(1), 0.1, undefined, 'pieces'),
+				heat: 'medium',
+				sign: 'A film of white over the yolk.',
+				cautions: [softEggs]
+			}
+		)
+	],
+	vessels: vessels(['frying pan', 'fry', 'fry']),
+	plate: plated('fry', 4, 'soft egg')
+};
+
+const scrambled = (id: string, name: string, isSlow: boolean): Technique => ({
+	id,
+	name,
+	kind: 'egg',
+	makes: 'scrambled eggs',
+	words: ['soft', 'creamy', isSlow ? 'stirred' : 'quick'],
+	about: isSlow
+		? 'Fine as custard; a quarter of an hour of stirring.'
+		: 'The usual way: soft, on carryover; off while still wet.',
+	parameters: [egg, firm, salting, dairy],
+	ingredients: [...eggs('beat', 2), ...takes(salt('beat'), butter('cook', 8), ['milk', 10, 'ml', 'beat', 'd'])],
+	steps: [
+		prepares('beat', 'Beat the eggs', 75, 0.5),
+		does(
+			'cook',
+			'cook',
+			isSlow ? 'Stir the eggs slowly' : 'Scramble the eggs',
+			way(isSlow ? 'scrambled slow' : 'scrambled fast'),
+			whole,
+			{
+				need: burner(),
+				heat: isSlow ? 'very low' : 'medium',
+				after: ['beat:1800'],
+				sign: 'Still wetter than you want it: it sets on.',
+				cautions: [softEggs]
+			}
+		)
+	],
+	vessels: vessels([isSlow ? 'saucepan' : 'frying pan', 'cook', 'cook']),
+	plate: plated('cook', 5, 'soft egg')
+});
+
+const scrambledSoft = scrambled('scrambled-eggs', 'Scrambled eggs, fast and soft', false);
+
+const scrambledSlow = scrambled('scrambled-eggs-slow', 'Scrambled eggs, slow and stirred', true);
+
+const cheese: IngredientRow = ['grated hard cheese', 20, 'g', 'filling', 'd'];
+
+const omelette = (id: string, name: string, isBrown: boolean, about_: string): Technique => ({
+	id,
+	name,
+	kind: 'egg',
+	makes: 'omelette',
+	words: ['folded', 'rolled', 'filled'],
+	about: about_,
+	parameters: [egg, firm, salting, fat],
+	ingredients: [...eggs('beat', 3), ...takes(salt('beat'), butter('fold', 8), ...(isBrown ? [cheese] : []))],
+	steps: [
+		prepares('beat', 'Beat the eggs', 90, 0.7),
+		prepares('filling', isBrown ? 'Set out the filling' : 'Set out butter, herbs and warm plates', 120, 0.4),
+		heats('hot', 'the omelettes', isBrown ? 180 : 150),
+		does(
+			'fold',
+			'cook',
+			isBrown ? 'Brown and fill the omelettes, one by one' : 'Roll the omelettes, one by one',
+			way(isBrown ? 'omelette brown' : 'omelette pale', { count: each(1.3) }),
+			whole,
+			{
+				need: burner(1200),
+				heat: isBrown ? 'medium-high' : 'medium',
+				after: ['hot:60', 'beat:1800', 'filling'],
+				sign: isBrown ? 'Gold beneath, just set on top.' : 'No colour; the inside still runs a little.',
+				cautions: [softEggs]
+			}
+		)
+	],
+	vessels: vessels(['frying pan', 'hot', 'fold']),
+	plate: plated('fold', 5, 'soft egg')
+});
+
+const omelettePale = omelette(
+	'omelette-pale',
+	'Omelette, rolled and pale',
+	false,
+	'Soft inside; everything ready before the pan is hot.'
+);
+
+const omeletteBrown = omelette(
+	'omelette-brown',
+	'Omelette, browned and filled',
+	true,
+	'Takes a filling; everything ready before the pan is hot.'
+);
+
+const folded: Technique = {
+	id: 'folded-eggs',
+	name: 'Folded eggs',
+	kind: 'egg',
+	makes: 'scrambled eggs',
+	words: ['sheet', 'sandwich'],
+	about: 'In sheets for a roll: pushed from the rim, folded over twice.',
+	parameters: [egg, firm, salting],
+	ingredients: [...eggs('beat', 2), ...takes(salt('beat'), butter('cook', 6))],
+	steps: [
+		prepares('beat', 'Beat the eggs', 75, 0.5),
+		does('cook', 'cook', 'Fold the eggs', way('omelette brown'), whole, {
+			need: burner(),
+			heat: 'medium',
+			after: ['beat:1800'],
+			sign: 'Set beneath, wet on top: fold.',
+			cautions: [softEggs]
+		})
+	],
+	vessels: vessels(['frying pan', 'cook', 'cook']),
+	plate: plated('cook', 5, 'soft egg')
+};
+
+const baked: Technique = {
+	id: 'baked-eggs',
+	name: 'Eggs baked in a cup',
+	kind: 'egg',
+	makes: 'baked eggs',
+	words: ['ramekin', 'cream', 'shirred'],
+	parameters: [egg, firm],
+	ingredients: [...eggs('fill'), ...takes(butter('fill', 3), ['cream', 15, 'ml', 'fill', 'd'])],
+	steps: [
+		prepares('fill', 'Butter the cups, break in the eggs', 180, 0.9),
+		does(
+			'bake',
+			'cook',
+			'Bake the eggs in their cups',
+			way('baked in a cup'),
+			touches([
+				[0, 45, 'Cups into a bath of hot water, into the oven'],
+				[0.8, 20, 'Look: start of a wobble?'],
+				[1, 45, 'Cups out']
+			]),
+			{
+				need: oven(165, 160, 170, 180),
+				after: ['fill:900'],
+				sign: 'White set, yolk moves.',
+				cautions: [softEggs, 'Hot water in the tray: carry it level.']
+			}
+		)
+	],
+	vessels: vessels(['cups', 'fill', 'bake'], ['tray', 'bake', 'bake']),
+	plate: plated('bake', 6, 'soft egg')
+};
+
+const custard: Technique = {
+	id: 'steamed-custard',
+	name: 'Savoury custard, steamed',
+	kind: 'egg',
+	makes: 'custard',
+	words: ['steamed', 'silken', 'chawan'],
+	parameters: [egg, firm],
+	ingredients: [...eggs('strain'), ...takes(['stock', 100, 'ml', 'strain', 's'])],
+	steps: [
+		prepares('strain', 'Beat, strain and pour the custards', 360, 0.6),
+		boils('water', 'the steam', 0.1, 0.8),
+		does(
+			'steam',
+			'cook',
+			'Steam the custards, low',
+			way('custard'),
+			touches([
+				[0, 45, 'Cups into the steam, lid ajar'],
+				[1, 45, 'Cups out']
+			]),
+			{
+				need: burner(),
+				heat: 'low, 82 °C inside',
+				after: ['water:600', 'strain:1800'],
+				sign: 'A knife comes out clean; it wobbles as one.',
+				cautions: [steamBurns]
+			}
+		)
+	],
+	vessels: vessels(['pot', 'water', 'steam'], ['steamer basket', 'steam', 'steam'], ['cups', 'strain', 'steam']),
+	plate: { step: 'steam', perPlate: 5, free: 600, rate: 1, most: 1800, keep: 'covered, in the warm steam' }
+};
+
+const friedPan: Technique = {
+	id: 'omelette-oven',
+	name: 'Baked omelette with vegetables',
+	kind: 'egg',
+	makes: 'omelette',
+	words: ['frittata', 'tortilla', 'thick'],
+	about: 'For all at once, cut like a cake; warm or cold.',
+	parameters: [{ id: 'depth', name: 'Depth in the dish', unit: 'mm', least: 15, most: 60, usual: 30 }, egg],
+	ingredients: [
+		...eggs('mix', 2),
+		...takes(
+			['onion', 40, 'g', 'mix', 'v', { yields: 'onion' }],
+			['potato', 60, 'g', 'mix', 'v', { yields: 'potato' }],
+			salt('mix'),
+			oil('mix')
+		)
+	],
+	steps: [
+		prepares('mix', 'Cut the vegetables, beat the eggs', 480, 0.7),
+		does(
+			'bake',
+			'cook',
+			'Bake the omelette',
+			computed({
+				kind: 'bake',
+				food: 'gratin',
+				depth: { by: 'depth', times: 0.001, plus: 0 },
+				start: 18,
+				core: 75,
+				dose: 0
+			}),
+			touches([
+				[0, 30, 'Dish into the oven'],
+				[1, 30, 'Knife in: out when it comes clean']
+			]),
+			{ need: oven(170, 160, 180, 190), after: ['mix:1800'], sign: 'Set in the middle, 75 °C; just gold.' }
+		),
+		does('rest', 'rest', 'Let the omelette settle', about(300), none, { after: ['bake:0'] })
+	],
+	vessels: vessels(['dish', 'mix', 'rest']),
+	plate: plated('rest', 6, 'mash, braise, gratin')
+};
+
+export const eggWays: readonly Technique[] = [
+	lentilSalad,
+	sunnyEggs,
+	turnedEgg,
+	poached,
+	poachedCups,
+	lidded,
+	scrambledSoft,
+	scrambledSlow,
+	folded,
+	omelettePale,
+	omeletteBrown,
+	friedPan,
+	baked,
+	custard
+];

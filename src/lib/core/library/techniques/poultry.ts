@@ -1,0 +1,401 @@
+// Poultry and tofu: skin down from a cold pan, poached, in a bath, roasted whole.
+import type { Step, Technique } from '../../model/technique';
+import {
+	about,
+	boils,
+	burner,
+	butter,
+	computed,
+	degrees,
+	does,
+	each,
+	fat,
+	handles,
+	heats,
+	laid,
+	metres,
+	none,
+	oil,
+	oven,
+	plated,
+	prepares,
+	rawPoultry,
+	resting,
+	salt,
+	share,
+	start,
+	styles,
+	takes,
+	thickness,
+	touches,
+	vessels,
+	weight
+} from '../forms';
+
+export const mm = metres('thickness');
+
+export const from = degrees('start');
+
+export const peak = degrees('peak');
+
+const breast = styles('poultry breast', 'tender');
+
+const birdAdvised = 74;
+
+const bird = [{ ...thickness, usual: 32 }, breast, start, weight('Weight of one', 100, 180, 300)];
+
+const chicken = (step = 'fry') =>
+	takes(
+		['chicken breast', { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm', { yields: 'chicken breast' }],
+		salt('salt'),
+		oil(step)
+	);
+
+const salts = (what: string): Step =>
+	prepares('salt', `Pat dry and salt the ${what}`, 90, 0.7, { cautions: [rawPoultry] });
+
+const carves = (what: string, after: string): Step =>
+	handles('slice', `Slice the ${what}`, 'carve a portion', 1, { after: [after] });
+
+const chickenPan: Technique = {
+	id: 'chicken-breast-pan',
+	name: 'Poultry breast, skin down from a cold pan, finished in the oven',
+	kind: 'protein',
+	makes: 'chicken breast',
+	words: ['chicken', 'poultry', 'crisp skin'],
+	parameters: [...bird, resting],
+	ingredients: chicken('sear'),
+	steps: [
+		salts('breasts'),
+		does(
+			'sear',
+			'cook',
+			'Crisp the skin from a cold pan',
+			about(480),
+			touches([
+				[0, 30, 'Skin down into the cold pan, press'],
+				[0.5, 15, 'Press again, pour off fat']
+			]),
+			{
+				need: burner(1200),
+				load: laid('pan', each(1), 0.15, 0.09, 'pieces'),
+				heat: 'medium',
+				after: ['salt'],
+				sign: 'Skin thin, gold and rattling.',
+				cautions: ['Hot fat spits.']
+			}
+		),
+		does(
+			'roast',
+			'cook',
+			'Roast the breasts through',
+			computed({
+				kind: 'roast',
+				food: 'poultry breast',
+				thickness: mm,
+				start: from,
+				peak,
+				seared: { seconds: 480, skin: 0.002 },
+				rest: share('cover'),
+				advised: birdAdvised
+			}),
+			touches([
+				[0, 30, 'Breasts into the oven, skin up'],
+				[1, 45, 'Probe the thickest: out at {pull}']
+			]),
+			{
+				need: oven(180, 160, 170, 190, 200),
+				load: laid('tray', each(1), 0.15, 0.09, 'pieces'),
+				after: ['sear:120'],
+				sign: '{pull} in the thickest part.'
+			}
+		),
+		does(
+			'rest',
+			'rest',
+			'Rest the breasts',
+			computed({
+				kind: 'rest',
+				food: 'poultry breast',
+				thickness: mm,
+				start: from,
+				peak,
+				seared: { seconds: 480, skin: 0.002 },
+				oven: 180,
+				rest: share('cover')
+			}),
+			none,
+			{ after: ['roast:0'] }
+		),
+		carves('breasts', 'rest:480')
+	],
+	vessels: vessels(['frying pan', 'sear', 'sear'], ['tray', 'roast', 'roast']),
+	plate: plated('slice', 5, 'seared meat')
+};
+
+const chickenPoached: Technique = {
+	id: 'chicken-breast-poached',
+	name: 'Poultry breast, poached',
+	kind: 'protein',
+	makes: 'chicken breast',
+	words: ['chicken', 'poultry', 'broth'],
+	parameters: bird,
+	ingredients: takes(
+		['chicken breast', { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm', { yields: 'chicken breast' }],
+		salt('salt'),
+		['carrot', 15, 'g', 'water', 'v'],
+		['celery stick', 10, 'g', 'water', 'v']
+	),
+	steps: [
+		salts('breasts'),
+		boils('water', 'poaching', 0.4, 0.4),
+		does(
+			'poach',
+			'cook',
+			'Poach the breasts',
+			computed({
+				kind: 'immerse',
+				food: 'poultry breast',
+				shape: 'slab',
+				size: mm,
+				start: from,
+				core: peak,
+				in: 'water',
+				at: 80,
+				advised: birdAdvised
+			}),
+			touches([
+				[0, 30, 'Breasts in, heat down to a quiver'],
+				[1, 45, 'Probe the thickest: out at {pull}']
+			]),
+			{ need: burner(), heat: 'a quiver, 80 °C', after: ['water:180', 'salt'], sign: '{pull} in the thickest part.' }
+		),
+		carves('breasts', 'poach:600')
+	],
+	vessels: vessels(['pot', 'water', 'poach']),
+	plate: plated('slice', 5, 'seared meat')
+};
+
+const chickenBath: Technique = {
+	id: 'chicken-breast-bath',
+	name: 'Poultry breast, water bath then crisped',
+	kind: 'protein',
+	makes: 'chicken breast',
+	words: ['chicken', 'poultry', 'bag'],
+	parameters: [...bird, fat],
+	ingredients: chicken('crisp'),
+	steps: [
+		prepares('salt', 'Salt and bag the breasts', 240, 0.8, { cautions: [rawPoultry] }),
+		does(
+			'bath',
+			'cook',
+			'Bring the breasts to their heat in the bath',
+			computed({
+				kind: 'immerse',
+				food: 'poultry breast',
+				shape: 'slab',
+				size: mm,
+				start: from,
+				core: degrees('peak', -0.7),
+				in: 'bath',
+				at: peak,
+				advised: birdAdvised
+			}),
+			touches([
+				[0, 30, 'Bags into the bath'],
+				[1, 45, 'Bags out, skin dried']
+			]),
+			{ need: { kind: 'water bath', setting: peak }, after: ['salt:7200'] }
+		),
+		does('hold', 'hold', 'Hold the breasts in the bath', about(600), none, {
+			need: { kind: 'water bath', setting: peak },
+			after: ['bath:0'],
+			sign: 'Held long enough to be as safe as hotter.'
+		}),
+		heats('hot', 'the skin', 200),
+		does(
+			'crisp',
+			'cook',
+			'Crisp the skin',
+			computed({ kind: 'crust', pan: 200, faces: 1 }),
+			touches([
+				[0, 30, 'Skin down'],
+				[1, 20, 'Breasts out']
+			]),
+			{
+				need: burner(1200),
+				load: laid('pan', each(1), 0.15, 0.09, 'pieces'),
+				heat: 'medium-high',
+				after: ['hot:60', 'hold:600']
+			}
+		),
+		carves('breasts', 'crisp:300')
+	],
+	vessels: vessels(['frying pan', 'hot', 'crisp']),
+	plate: plated('slice', 5, 'seared meat')
+};
+
+const thighs: Technique = {
+	id: 'chicken-thighs-roast',
+	name: 'Chicken thighs, roasted',
+	kind: 'protein',
+	makes: 'chicken thighs',
+	words: ['chicken', 'poultry', 'legs'],
+	parameters: [{ ...thickness, usual: 38 }, styles('poultry leg', 'done'), start, resting],
+	ingredients: takes(['chicken thigh', 160, 'g', 'salt', 'm', { yields: 'chicken thigh' }], salt('salt'), oil('salt')),
+	steps: [
+		salts('thighs'),
+		does(
+			'roast',
+			'cook',
+			'Roast the thighs',
+			computed({
+				kind: 'roast',
+				food: 'poultry thigh',
+				thickness: mm,
+				start: from,
+				peak,
+				rest: share('cover'),
+				advised: birdAdvised
+			}),
+			touches([
+				[0, 30, 'Thighs into the oven, skin up'],
+				[0.6, 30, 'Baste, turn the tray'],
+				[1, 45, 'Probe by the bone: out at {pull}']
+			]),
+			{
+				need: oven(200, 180, 190, 210, 220),
+				load: laid('tray', each(1.5), 0.13, 0.1, 'pieces'),
+				after: ['salt'],
+				sign: '{pull} by the bone, juice clear.'
+			}
+		),
+		does(
+			'rest',
+			'rest',
+			'Rest the thighs',
+			computed({
+				kind: 'rest',
+				food: 'poultry thigh',
+				thickness: mm,
+				start: from,
+				peak,
+				oven: 200,
+				rest: share('cover')
+			}),
+			none,
+			{ after: ['roast:0'] }
+		)
+	],
+	vessels: vessels(['tray', 'roast', 'rest']),
+	plate: plated('rest', 4, 'roast')
+};
+
+const wholeBird: Technique = {
+	id: 'chicken-whole-roast',
+	name: 'Whole chicken, roasted and carved off the bone',
+	kind: 'protein',
+	makes: 'whole chicken',
+	words: ['chicken', 'poultry', 'bird'],
+	parameters: [
+		{ ...thickness, name: 'Thickness of the breast on the bone', least: 50, most: 110, usual: 75 },
+		{ ...breast, usual: 71 },
+		start,
+		{ ...resting, usual: 1 }
+	],
+	ingredients: takes(
+		['whole chicken', 190, 'g', 'salt', 'm', { yields: 'whole chicken' }],
+		salt('salt'),
+		butter('salt', 6)
+	),
+	steps: [
+		prepares('salt', 'Dry, tie and salt the bird', 300, 0.5, { cautions: [rawPoultry] }),
+		does(
+			'roast',
+			'cook',
+			'Roast the bird',
+			computed({
+				kind: 'roast',
+				food: 'poultry breast',
+				shape: 'cylinder',
+				thickness: mm,
+				start: from,
+				peak,
+				rest: share('cover'),
+				advised: birdAdvised
+			}),
+			touches([
+				[0, 45, 'Bird into the oven, probe in the breast'],
+				[0.5, 45, 'Baste, turn the tray'],
+				[1, 60, 'Out at {pull}, tip out the juice']
+			]),
+			{ need: oven(180, 170, 190, 200), after: ['salt'], sign: '{pull} in the breast; the leg gives when wiggled.' }
+		),
+		does(
+			'rest',
+			'rest',
+			'Rest the bird',
+			computed({
+				kind: 'rest',
+				food: 'poultry breast',
+				shape: 'cylinder',
+				thickness: mm,
+				start: from,
+				peak,
+				oven: 180,
+				rest: share('cover')
+			}),
+			none,
+			{ after: ['roast:0'] }
+		),
+		handles('carve', 'Carve the bird', 'carve a portion', 2, { after: ['rest:1200'] })
+	],
+	vessels: vessels(['tray', 'roast', 'rest']),
+	plate: plated('carve', 6, 'roast')
+};
+
+const tofu: Technique = {
+	id: 'tofu-pan',
+	name: 'Tofu, pressed and crisped',
+	kind: 'protein',
+	makes: 'tofu',
+	words: ['vegetarian', 'vegan', 'bean curd'],
+	parameters: [fat],
+	ingredients: takes(['firm tofu', 130, 'g', 'press', 's'], ['cornflour', 8, 'g', 'coat', 's'], oil('fry', 12)),
+	steps: [
+		does(
+			'press',
+			'soak',
+			'Press the tofu',
+			about(1200),
+			touches([
+				[0, 60, 'Tofu between cloths, weight on'],
+				[1, 30, 'Unwrap the tofu']
+			])
+		),
+		handles('coat', 'Cut and dust the tofu', 'coat a piece', 4, { after: ['press:7200'] }),
+		heats('hot', 'the tofu', 190),
+		does(
+			'fry',
+			'cook',
+			'Crisp the tofu',
+			computed({ kind: 'crust', pan: 190, faces: 2 }),
+			touches([
+				[0, 60, 'Tofu in, not touching'],
+				[0.5, 60, 'Turn the tofu'],
+				[1, 30, 'Tofu out onto paper']
+			]),
+			{
+				need: burner(1200),
+				load: laid('pan', each(4), 0.04, 0.04, 'pieces'),
+				heat: 'medium-high',
+				after: ['hot:60', 'coat:1200'],
+				sign: 'Gold and dry on both faces.'
+			}
+		)
+	],
+	vessels: vessels(['frying pan', 'hot', 'fry']),
+	plate: plated('fry', 5, 'fried crust')
+};
+
+export const poultry: readonly Technique[] = [chickenPan, chickenPoached, chickenBath, thighs, wholeBird, tofu];

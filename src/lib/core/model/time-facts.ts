@@ -1,0 +1,117 @@
+// What a computed time is made of, as facts: what was put in, and what came out. `words/reasons` makes sentences of them.
+import { z } from 'zod';
+
+const number = z.number();
+/** Metres, °C, kilograms, litres, watts, seconds, shares. */
+const burner = z.object({ power: number, fuel: z.string(), share: number, isMeasured: z.boolean() });
+const oven = z.object({ setting: number, hasFan: z.boolean(), fire: z.enum(['grill', 'wood oven']).optional() });
+const medium = z.object({
+	in: z.enum(['water', 'bath', 'steam', 'oil', 'ice', 'fridge', 'room', 'place']),
+	celsius: number,
+	oven: oven.optional()
+});
+/** Taken off closer to its goal than the model would have it, K: a climb that large is not counted on. */
+const heldBack = number.optional();
+
+/** One kind for each model of a time; `said` is a sentence of old. */
+export const timeFactsSchema = z.discriminatedUnion('kind', [
+	z.object({ kind: z.literal('boil'), litres: number, start: number, boil: number, altitude: number, burner }),
+	z.object({ kind: z.literal('knife'), task: z.string(), kilograms: number, pace: number }),
+	z.object({ kind: z.literal('pieces'), task: z.string(), pieces: number, pace: number }),
+	z.object({
+		kind: z.literal('boiled-egg'),
+		kilograms: number,
+		start: number,
+		boil: number,
+		altitude: number,
+		yolkEdge: number,
+		style: z.string().optional(),
+		cold: z.boolean()
+	}),
+	z.object({
+		kind: z.literal('egg'),
+		way: z.string(),
+		kilograms: number,
+		medium: number,
+		firm: number,
+		count: number
+	}),
+	z.object({
+		kind: z.literal('soften'),
+		vegetable: z.string(),
+		size: number,
+		start: number,
+		medium,
+		how: z.union([z.string(), number]),
+		soft: number,
+		golden: number
+	}),
+	z.object({ kind: z.literal('immerse'), food: z.string(), size: number, start: number, core: number, medium }),
+	z.object({ kind: z.literal('reduce'), from: number, to: number, level: number, burner }),
+	z.object({
+		kind: z.literal('roast'),
+		food: z.string(),
+		thickness: number,
+		shape: z.enum(['slab', 'cylinder', 'sphere']),
+		start: number,
+		oven,
+		pull: number,
+		peak: number,
+		heldBack
+	}),
+	z.object({
+		kind: z.literal('rest'),
+		food: z.string(),
+		thickness: number,
+		cover: z.enum(['on a board', 'tented']),
+		room: number,
+		after: number
+	}),
+	z.object({
+		kind: z.literal('bake'),
+		depth: number,
+		start: number,
+		oven,
+		core: number,
+		isSoftened: z.boolean()
+	}),
+	z.object({ kind: z.literal('temper'), thickness: number, start: number, room: number, core: number }),
+	z.object({
+		kind: z.literal('pan'),
+		food: z.string(),
+		thickness: number,
+		start: number,
+		every: number,
+		pull: number,
+		peak: number,
+		heldBack
+	}),
+	z.object({
+		kind: z.literal('pan-rest'),
+		food: z.string(),
+		thickness: number,
+		room: number,
+		peak: number,
+		after: number
+	}),
+	z.object({ kind: z.literal('crust'), faces: number, pan: number }),
+	z.object({ kind: z.literal('hot-pan'), mass: number, to: number, burner }),
+	z.object({ kind: z.literal('hot-oil'), litres: number, to: number, burner }),
+	z.object({ kind: z.literal('said'), from: z.string(), model: z.string(), off: z.string() })
+]);
+export type TimeFacts = z.infer<typeof timeFactsSchema>;
+
+/** What to take care of, where it depends on what was put in. */
+export const careSchema = z.discriminatedUnion('kind', [
+	/** The pan comes to where the fat smokes, or near it; °C. */
+	z.object({
+		kind: z.literal('fat-smokes'),
+		fat: z.string(),
+		from: number,
+		pan: number,
+		how: z.enum(['ventilate', 'smokes', 'fire'])
+	}),
+	/** The core stays below the advised heat, °C. */
+	z.object({ kind: z.literal('below-advised'), peak: number, advised: number })
+]);
+export type Care = z.infer<typeof careSchema>;

@@ -1,0 +1,322 @@
+// Answer + trace → the plan as facts: clock times, places, hands, waits, what is tight and why.
+import type { Kitchen } from '../../model/kitchen';
+import { serviceOf, type Meal } from '../../model/meal';
+import { stationKinds } from '../../model/stations';
+import type { Lane, Plan, PlannedStep, Taken } from '../../model/plan';
+import { spreadOf } from '../../timing/timing';
+import { allergensOf } from '../../model/quantities';
+import { platingId, type Compiled, type TracedStep, type Way } from '../compile/compile';
+import { canServe, crewMembers } from '../compile/crew';
+import { stationsBehind } from '../compile/places';
+import type { Schedule } from '../problem';
+import { assignEqual, at } from './assign';
+import { secondsBetween } from './between';
+import { findIdle, findTight } from './hands-load';
+import { heldBy } from '../why/held-by';
+import { terrainOf } from './terrain';
+import { timedTasks, type Timed } from './timed';
+
+const restLane: Lane = { id: 'rest', kind: 'rest', name: 'Rest' };
+const keepLane: Lane = { id: 'keep', kind: 'keep', name: 'Keep' };
+/** The order of lanes from top to bottom: the way food mostly moves, so that cords cross little. */
+const laneOrder: readonly string[] = [...stationKinds, 'rest', 'keep'];
+/** Shorter waits are not worth a line. */
+const shortestWait = 60;
+
+interface Happening extends TracedStep {
+	readonly id: string;
+	readonly timed: Timed;
+	readonly way: Way;
+}
+
+/** The plan of a feasible answer to a compiled meal, and whether no cook is given two things at once. */
+export interface Described {
+	readonly plan: Plan;
+	readonly isManned: boolean;
+}
+
+/** Describe a feasible answer to a compiled meal. */
+export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Compiled, answer: Schedule): Described {
+	const timed = timedTasks(problem, answer);
+	const happenings: readonly Happening[] = [...trace.steps].flatMap(([id, traced]) => {
+		const t = timed.get(id);
+		const way = t && traced.ways[t.mode];
+		return t && way ? [{ ...traced, id, timed: t, way }] : [];
+	});
+	const clock = (instant: number) => trace.origin + instant;
+	const stationOf = assignStations(happenings, kitchen);
+	const vesselOf = assignVessels(trace.vessels, timed, kitchen);
+	const { hands: handsOf, isManned } = assignHands(happenings, [...trace.plating.values()], timed, kitchen);
+	const reasons = heldBy(problem, timed, (id) => takenBy(id, kitchen));
+
+	const services = meal.courses.map((course) => {
+		const slip = answer.slips?.[course.id] ?? 0;
+		const due = serviceOf(meal, course);
+		const at = due + slip;
+		const plating = timed.get(platingId(course.id));
+		const cook = handsOf.get(platingId(course.id))?.[0]?.cook;
+		return {
+			course: course.id,
+			name: course.name,
+			due,
+			at,
+			plating: plating ? clock(plating.start) : at,
+			...(cook === undefined ? {} : { cook })
+		};
+	});
+	const steps = happenings.map((h): PlannedStep => {
+		const { way, timed: t, step } = h;
+		const { mu, sigma, pull, peak, facts, care } = way.timing;
+		const { shortest, longest } = spreadOf(way.timing);
+		const vessel = vesselOf.get(h.id);
+		return {
+			id: h.id,
+			part: h.part.id,
+			say: step.say,
+			kind: step.kind,
+			from: clock(t.start),
+			to: clock(t.end),
+			shortest: Math.round(shortest),
+			longest: Math.round(longest),
+			mu,
+			sigma,
+			...(pull === undefined ? {} : { pull }),
+			...(peak === undefined ? {} : { peak }),
+			lane: stationOf.get(h.id) ?? restLane.id,
+			...(way.place?.setting !== undefined ? { setting: way.place.setting } : {}),
+			...(way.place?.knob !== undefined && way.place.knob !== way.place.setting ? { knob: way.place.knob } : {}),
+			...(step.heat ? { heat: step.heat } : {}),
+			...(vessel ? { vessel } : {}),
+			hands: (handsOf.get(h.id) ?? []).map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) })),
+			...(step.sign ? { sign: step.sign } : {}),
+			cautions: [...(step.cautions ?? [])],
+			care: [...care],
+			...(facts ? { facts } : {}),
+			heldBy: reasons.get(h.id) ?? { kind: 'nothing' },
+			after: problem.lags.filter((l) => l.to === h.id && timed.has(l.from)).map((l) => l.from)
+		};
+	});
+	const laneKind = new Map(lanesOf(kitchen).map((l) => [l.id, l.kind]));
+	const parts = trace.plated.flatMap(({ part, of, technique, served, before, isBefore }) => {
+		const { plate, kind, ahead } = technique;
+		const service = services.find((s) => s.course === part.course);
+		const last = served.flatMap((task) => timed.get(task) ?? [])[0];
+		if (!last || !service) return [];
+		const isMadeBefore = isBefore || before.some((task) => timed.has(task));
+		const tags = part.allergens ?? allergensOf(technique, part.settings);
+		const plated = service.at - (trace.offsets.get(part.id) ?? 0);
+		const { id, name, course, tone } = part;
+		const wait = last.wait ?? 0;
+		return [
+			{
+				id,
+				of,
+				name,
+				course,
+				tone,
+				covers: part.covers,
+				technique: technique.id,
+				...(tags.length > 0 ? { allergens: [...tags] } : {}),
+				...(isMadeBefore && ahead ? { before: ahead.how } : {}),
+				ready: clock(last.end),
+				plated,
+				wait,
+				free: plate.free,
+				cost: last.cost,
+				between: spoils.has(kind)
+					? secondsBetween(
+							steps.filter((s) => s.part === id),
+							laneKind,
+							plated
+						)
+					: 0,
+				keep: plate.keep
+			}
+		];
+	});
+	const allHands = [...handsOf.values()].flat().map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) }));
+	const span = {
+		from: Math.min(...steps.map((s) => s.from), ...services.map((s) => s.plating)),
+		to: Math.max(...services.map((s) => s.at))
+	};
+	const plan: Plan = {
+		format: 'juntos-plan',
+		version: 2,
+		meal: meal.id,
+		name: meal.name,
+		covers: meal.covers,
+		status: answer.status === 'optimal' ? 'optimal' : 'feasible',
+		objective: answer.objective ?? 0,
+		bound: answer.bound ?? 0,
+		...span,
+		services,
+		lanes: lanesOf(kitchen),
+		cooks: kitchen.cooks.map(({ id, name }) => ({ id, name })),
+		parts,
+		steps,
+		waits: waitsOf(steps, parts),
+		terrain: kitchen.stations.flatMap((s) => {
+			const state = problem.states.find((x) => x.id === s.id);
+			if (!state) return [];
+			const firings = steps.flatMap((x) =>
+				x.lane === s.id && x.setting !== undefined ? [{ from: x.from, to: x.to, celsius: x.setting }] : []
+			);
+			return [{ lane: s.id, points: [...terrainOf(firings, { ...state, room: roomIn(s, state.initial) }, span)] }];
+		}),
+		tight: [...findTight(allHands)],
+		idle: [...findIdle(allHands)]
+	};
+	return { plan, isManned };
+}
+
+/** Kinds of parts for which the time between cold and hot is counted. */
+const spoils: ReadonlySet<string> = new Set(['protein', 'egg']);
+
+/** How warm an oven is when it is off, °C: in a replan its state begins as hot as it is. */
+const roomIn = (station: Kitchen['stations'][number], otherwise: number) =>
+	station.kind === 'oven' ? Math.round(station.room) : otherwise;
+
+function lanesOf(kitchen: Kitchen): Lane[] {
+	const stations = kitchen.stations.map(({ id, kind, name }) => ({ id, kind, name }));
+	return [...stations, restLane, keepLane].sort((a, b) => laneOrder.indexOf(a.kind) - laneOrder.indexOf(b.kind));
+}
+
+/** The very station of each step: of equal burners, the one its part was on before if that is free. */
+function assignStations(happenings: readonly Happening[], kitchen: Kitchen): ReadonlyMap<string, string> {
+	const result = new Map<string, string>();
+	const resources = new Set(happenings.flatMap((h) => h.way.place?.resource ?? []));
+	for (const resource of resources) {
+		const stations = stationsBehind(resource, kitchen);
+		const here = happenings.filter((h) => h.way.place?.resource === resource);
+		const isShared = stations.length > 1;
+		const { chosen } = assignEqual(
+			here.map((h) => ({ from: h.timed.start, to: h.timed.end, group: h.part.id })),
+			stations.length
+		);
+		here.forEach((h, i) => {
+			const station = isShared ? stations[chosen[i] ?? 0] : stations[0];
+			if (station) result.set(h.id, station.id);
+		});
+	}
+	return result;
+}
+
+/** The vessel each step is in, by task. */
+function assignVessels(
+	held: Compiled['trace']['vessels'],
+	timed: ReadonlyMap<string, Timed>,
+	kitchen: Kitchen
+): ReadonlyMap<string, string> {
+	const result = new Map<string, string>();
+	for (const kind of new Set(held.map((v) => v.kind))) {
+		const names = kitchen.vessels
+			.filter((v) => v.kind === kind)
+			.flatMap((v) => Array.from({ length: v.count }, () => `${v.name}, ${v.size}`));
+		const stretches = held.flatMap((v) => {
+			const [first, last] = [timed.get(v.from), timed.get(v.to)];
+			if (v.kind !== kind || !first || !last) return [];
+			const stretch = { from: first.start, to: last.end, group: v.part, tasks: v.tasks, amount: v.amount };
+			return Array.from({ length: v.amount }, (_, k) => ({ ...stretch, group: `${v.part} ${k}` }));
+		});
+		assignEqual(stretches, names.length).chosen.forEach((k, i) => {
+			const { tasks = [], amount = 1 } = stretches[i] ?? {};
+			const name = names[k];
+			for (const id of tasks) if (name) result.set(id, amount > 1 ? `${amount} × ${name}` : name);
+		});
+	}
+	return result;
+}
+
+interface Hand {
+	readonly cook: string;
+	readonly from: number;
+	readonly to: number;
+	readonly say: string;
+	readonly whole: boolean;
+}
+
+/** Who does what: stretches of hands by task, in seconds from instant 0. Whoever has a part keeps it if free. */
+function assignHands(
+	happenings: readonly Happening[],
+	plating: readonly string[],
+	timed: ReadonlyMap<string, Timed>,
+	kitchen: Kitchen
+): { readonly hands: ReadonlyMap<string, readonly Hand[]>; readonly isManned: boolean } {
+	const stretches = [
+		...happenings.flatMap((h) =>
+			h.way.hands.map((u) => ({
+				task: h.id,
+				group: h.part.id,
+				...u,
+				crew: h.way.crew,
+				from: h.timed.start + u.from,
+				to: h.timed.start + u.to
+			}))
+		),
+		...plating.flatMap((id) => {
+			const t = timed.get(id);
+			// What is over, in a replan, takes no hands any more.
+			if (!t || t.uses.length === 0) return [];
+			const crew = t.uses.map((u) => u.resource).filter((resource) => crewMembers(resource));
+			return [{ task: id, group: id, from: t.start, to: t.end, say: '', whole: true, crew }];
+		})
+	];
+	// In a replan what is past, or could not be given out, takes nobody's hands any more: it may be anybody's.
+	const isAsked = stretches.map((s) => {
+		const t = timed.get(s.task);
+		return t?.uses.some((u) => u.resource === 'hands' && t.start + u.from <= s.from && s.to <= t.start + u.to) ?? false;
+	});
+	const able = stretches.map(({ crew }) => kitchen.cooks.map((cook) => canServe(cook, crew)));
+	// Whoever is spared most things takes what anybody can do.
+	const order = kitchen.cooks
+		.map((cook, k) => ({ k, spared: cook.avoids?.length ?? 0 }))
+		.sort((a, b) => b.spared - a.spared)
+		.map(({ k }) => k);
+	const chosen = new Map<number, number>();
+	let isManned = true;
+	for (const asked of [true, false]) {
+		const own = stretches.flatMap((_, i) => (isAsked[i] === asked ? [i] : []));
+		const given = assignEqual(
+			own.map((i) => at(stretches, i)),
+			kitchen.cooks.length,
+			{ can: (k, cook) => able[own[k] ?? -1]?.[cook] ?? true, order }
+		);
+		if (asked) isManned = given.isClean;
+		own.forEach((i, k) => chosen.set(i, given.chosen[k] ?? 0));
+	}
+	const result = new Map<string, Hand[]>();
+	stretches.forEach(({ task, from, to, say, whole }, i) => {
+		const cook = kitchen.cooks[chosen.get(i) ?? 0];
+		if (cook) result.set(task, [...(result.get(task) ?? []), { cook: cook.id, from, to, say, whole }]);
+	});
+	return { hands: result, isManned };
+}
+
+function waitsOf(steps: readonly PlannedStep[], parts: Plan['parts']): Plan['waits'] {
+	const byId = new Map(steps.map((s) => [s.id, s]));
+	const between = steps.flatMap((s) =>
+		s.after.flatMap((id) => {
+			const before = byId.get(id);
+			const isOwn = before?.part === s.part;
+			if (!before || !isOwn || s.from - before.to < shortestWait) return [];
+			return [{ part: s.part, after: id, from: before.to, to: s.from, lane: before.lane }];
+		})
+	);
+	const final = parts.flatMap((p) => {
+		const last = steps.filter((s) => s.part === p.id && s.to === p.ready).at(-1);
+		return last && p.wait >= shortestWait
+			? [{ part: p.id, after: last.id, from: p.ready, to: p.plated, lane: keepLane.id }]
+			: [];
+	});
+	return [...between, ...final];
+}
+
+/** What a resource of the problem is to a cook. */
+function takenBy(id: string, kitchen: Kitchen): Taken {
+	if (id === 'hands' || crewMembers(id)) return { kind: 'hands' };
+	if (id.startsWith('vessel:')) return { kind: 'vessel', vessel: id.slice('vessel:'.length) };
+	const [station, ...more] = stationsBehind(id, kitchen);
+	if (!station) return { kind: 'other', id };
+	const isOneOf = more.length > 0;
+	return { kind: 'station', station: isOneOf ? station.kind : station.name, isOneOf };
+}

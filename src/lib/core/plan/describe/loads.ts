@@ -1,0 +1,28 @@
+// What lies on trays and in pans, or goes into pots and oil, for every step of a meal that has a load: as it is cooked, those
+// guests apart who have it otherwise.
+import type { Kitchen } from '../../model/kitchen';
+import type { Meal } from '../../model/meal';
+import type { Technique } from '../../model/technique';
+import { batchesOf, type Batches } from '../compile/load';
+import { alternativesOf } from '../compile/portions';
+import { valuesFor } from '../../timing/values';
+
+export interface StepLoad {
+	readonly part: string;
+	readonly name: string;
+	readonly say: string;
+	readonly load: Batches;
+}
+
+export function loadsOf(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMap<string, Technique>): readonly StepLoad[] {
+	return meal.parts.flatMap((part) => {
+		const [chosen] = alternativesOf(part, meal, kitchen, techniques);
+		return (chosen?.portions ?? []).flatMap(({ part: portion, technique, works }) =>
+			technique.steps.flatMap((step): StepLoad[] => {
+				const work = works.find((w) => w.step.id === step.id);
+				const load = work && batchesOf(step, valuesFor(technique, portion.settings, work.covers), kitchen);
+				return load ? [{ part: portion.id, name: portion.name, say: step.say, load }] : [];
+			})
+		);
+	});
+}

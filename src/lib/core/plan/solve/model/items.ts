@@ -1,0 +1,19 @@
+// What may be left out of a problem when one asks why it has no plan.
+import type { Problem } from '../../problem';
+
+/** Tasks (with all that names them), capacities, states, lags, services. */
+export interface Item {
+	readonly kind: 'task' | 'resource' | 'state' | 'lag' | 'service';
+	/** A lag is written `from>to`. */
+	readonly id: string;
+}
+
+export const lagName = (lag: { readonly from: string; readonly to: string }) => `${lag.from}>${lag.to}`;
+
+export const itemsOf = (problem: Problem): readonly Item[] => [
+	...problem.tasks.map(({ id }) => ({ kind: 'task', id }) as const),
+	...[...new Set(problem.lags.map(lagName))].map((id) => ({ kind: 'lag', id }) as const),
+	...problem.resources.map(({ id }) => ({ kind: 'resource', id }) as const),
+	...problem.states.map(({ id }) => ({ kind: 'state', id }) as const),
+	...problem.services.map(({ id }) => ({ kind: 'service', id }) as const)
+];

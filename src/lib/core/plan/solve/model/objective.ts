@@ -1,0 +1,151 @@
+// What a plan costs, as a weighted sum of variables: lateness, waits, options, the evening's length, moves.
+import type { Schedule } from '../../problem';
+import { Linear } from '../linear';
+import type { Builder, Building } from './builder';
+import { together } from './literals';
+import type { Variables } from './variables';
+
+/** The weighted sum to make small; the problem's objective is ⌊(sum + moves) / scale⌋ + constant. */
+export interface Objective {
+	readonly terms: readonly number[];
+	readonly coefficients: readonly number[];
+	/** Keeps the sum within its limit, or, where there is `cost`, within that variable. */
+	readonly sum: Linear;
+	/** Variable of the sum, where it fits: its bounds are literals, so that a bound from below can be learnt. */
+	readonly cost: number | undefined;
+	/** What the terms leave out. */
+	readonly constant: number;
+	/** How often the objective counts, so that no number of moves outweighs one of it. */
+	readonly scale: number;
+	/** How many tasks may move. */
+	readonly moves: number;
+}
+
+/** The largest sum that gets a variable of its own; twice it still fits 32 bits. */
+const largestCost = 0x0fffffff;
+
+/** The terms before they are summed. */
+export class Prices {
+	readonly terms: number[] = [];
+	readonly coefficients: number[] = [];
+	constant = 0;
+	/** For each task of a plan to stay near, a variable that is 1 only where it starts as before. */
+	private readonly stays: readonly number[];
+
+	constructor(
+		private readonly b: Builder,
+		private readonly v: Variables,
+		previous: Schedule | undefined
+	) {
+		this.stays = previous?.starts ? stayLiterals(b, v, previous.starts) : [];
+	}
+
+	get scale(): number {
+		return this.stays.length + 1;
+	}
+
+	add(half: number, coefficient: number): void {
+		if (coefficient === 0 || this.b.isRelaxed) return;
+		this.terms.push(half);
+		this.coefficients.push(coefficient * this.scale);
+	}
+
+	/** What lateness and waits cost; that a part is ready before its turn holds in any case. */
+	*addServices(): Building<void> {
+		const { b, v } = this;
+		const { problem, engine, unit } = b;
+		v.services.forEach((d, k) => {
+			this.add(2 * d, problem.weights.slip * unit);
+			this.constant -= problem.weights.slip * unit * v.due[k]!;
+		});
+		const position = new Map(problem.services.map((s, i) => [s.id, i]));
+		for (const s of problem.serve) {
+			yield* b.step();
+			const { end, endShift, there } = v.tasks[v.index.get(s.task)!]!;
+			const d = v.services[position.get(s.service)!]!;
+			const offset = b.units(s.offset) + endShift;
+			const guards = together(there, b.holding('service', s.service));
+			engine.edge(2 * end, 2 * d, offset, guards);
+			if (s.max !== undefined) engine.edge(2 * d, 2 * end, -offset - b.units(s.max), guards);
+			if (s.rate === 0 || b.isRelaxed) continue;
+			// The wait beyond what is free: at most from the earliest end to the latest service.
+			const most = -engine.lb[2 * d + 1]! - engine.lb[2 * end]! - offset;
+			const beyond = Math.max(0, (s.max === undefined ? most : Math.min(most, b.units(s.max))) - b.units(s.free));
+			if (beyond === 0) continue;
+			const wait = engine.variable(0, beyond);
+			engine.add(new Linear([2 * d, 2 * end + 1, 2 * wait + 1], [1, 1, 1], offset + b.units(s.free), there));
+			this.add(2 * wait, s.rate * unit);
+		}
+	}
+
+	addOptions(): void {
+		this.b.problem.choices.forEach((c, i) => {
+			c.options.forEach((o, k) => {
+				const [h, value] = this.v.options[i]![k]!;
+				if (h !== undefined) this.add(h, o.cost);
+				// Always taken; or a literal of the upper half, which is the value 1 − x.
+				if (h === undefined || value === 0) this.constant += o.cost;
+			});
+		});
+	}
+
+	/** The whole length: from the first counted start to the last service. */
+	*addSpan(): Building<void> {
+		const { b, v } = this;
+		const { problem, engine, horizon } = b;
+		const counted = problem.tasks.flatMap((t, i) => (t.ahead ? [] : [v.tasks[i]!]));
+		if (problem.weights.span === 0 || counted.length === 0 || b.isRelaxed) return;
+		const last = engine.variable(0, horizon);
+		for (const d of v.services) engine.edge(2 * d, 2 * last, 0);
+		const rate = problem.weights.span * b.unit;
+		if (counted.some((t) => t.there.length === 0)) {
+			const first = engine.variable(0, horizon);
+			for (const t of counted) engine.edge(2 * first, 2 * t.start, 0, t.there);
+			this.add(2 * last, rate);
+			this.add(2 * first + 1, rate);
+			return;
+		}
+		// All may be absent, and then there is no length.
+		const span = engine.variable(-horizon, horizon);
+		for (const t of counted) {
+			yield* b.step();
+			engine.add(new Linear([2 * last, 2 * t.start + 1, 2 * span + 1], [1, 1, 1], 0, t.there));
+		}
+		const somebody = new Map(counted.map((t) => [t.there.join(), t.there]));
+		b.clauses.push([...[...somebody.values()].flat(), 2 * span, 0]);
+		this.add(2 * span, rate);
+	}
+
+	/** The sum, once all terms are there. */
+	objective(): Objective {
+		const { engine } = this.b;
+		const { terms, coefficients, constant, scale, stays } = this;
+		for (const x of stays) {
+			// Each task that moves costs one: the upper half is −1 where it stays.
+			terms.push(2 * x + 1);
+			coefficients.push(1);
+		}
+		const sumOf = (bound: (h: number) => number) => terms.reduce((s, h, i) => s + coefficients[i]! * bound(h), 0);
+		const [low, high] = [sumOf((h) => engine.lb[h]!), sumOf((h) => -engine.lb[h ^ 1]!)];
+		const isSmall = terms.length > 0 && low >= -largestCost && high <= largestCost;
+		const cost = isSmall ? engine.variable(low, high) : undefined;
+		const sum =
+			cost === undefined
+				? new Linear(terms, coefficients, Infinity)
+				: new Linear([...terms, 2 * cost + 1], [...coefficients, 1], 0);
+		engine.add(sum);
+		return { terms, coefficients, sum, cost, constant, scale, moves: stays.length };
+	}
+}
+
+function stayLiterals(b: Builder, v: Variables, starts: Readonly<Record<string, number>>): readonly number[] {
+	return b.problem.tasks.flatMap((t, i) => {
+		const before = starts[t.id];
+		if (before === undefined || t.fixed || before % b.unit !== 0) return [];
+		const at = b.units(before);
+		const { start } = v.tasks[i]!;
+		const x = b.branch(0, 1);
+		b.clauses.push([2 * x + 1, 0, 2 * start, at], [2 * x + 1, 0, 2 * start + 1, -at]);
+		return [x];
+	});
+}

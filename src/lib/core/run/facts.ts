@@ -1,0 +1,70 @@
+// What really happened, from the log: which cues were done and when, which steps have begun and ended, what is in force.
+import type { Plan } from '../model/plan';
+import { active, originOf, type Run } from './events';
+
+/** Times in the plan's clock, seconds. */
+export interface Facts {
+	/** The plan in force: the last one that was accepted. */
+	readonly plan: Plan;
+	/** When it was; the beginning of the run, where it is the first one. */
+	readonly since: number;
+	/** When each cue was done or left out. */
+	readonly done: ReadonlyMap<string, number>;
+	/** When work on a step began, where that was said. */
+	readonly begun: ReadonlyMap<string, number>;
+	/** Steps that take longer, or less long, in order. */
+	readonly late: readonly { readonly step: string; readonly seconds: number; readonly at: number }[];
+	/** The steps that the last replan moved, where nothing was done since. */
+	readonly moved: readonly string[];
+}
+
+/** The state of a run: a fold over its events that does not depend on the order in which they came. */
+export function factsOf(run: Run): Facts {
+	const origin = originOf(run);
+	const clock = (at: number) => (at - origin) / 1000;
+	const events = active(run.events);
+	const done = new Map<string, number>();
+	const begun = new Map<string, number>();
+	let plan = run.plan;
+	let since = -Infinity;
+	let late: { step: string; seconds: number; at: number }[] = [];
+	let moved: readonly string[] = [];
+	for (const e of events) {
+		moved = [];
+		const at = clock(e.at);
+		switch (e.kind) {
+			case 'done':
+			case 'skipped':
+				// Done twice, on two devices, is done once.
+				if (!done.has(e.cue)) done.set(e.cue, at);
+				break;
+			case 'begin':
+				if (!begun.has(e.step)) begun.set(e.step, at);
+				break;
+			case 'late':
+				late.push({ step: e.step, seconds: e.seconds, at });
+				break;
+			case 'replan':
+				({ plan, moved } = e);
+				since = at;
+				// The new plan has taken in what was late until then.
+				late = [];
+				break;
+			// What is told for the record, and what a replan takes in, leaves the plan in force as it is.
+			case 'notYet':
+			case 'reading':
+			case 'note':
+			case 'early':
+			case 'failed':
+			case 'out':
+			case 'back':
+			case 'guests':
+			case 'service':
+			case 'pin':
+			case 'unpin':
+			case 'undo':
+				break;
+		}
+	}
+	return { plan, since, done, begun, late, moved };
+}

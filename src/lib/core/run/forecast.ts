@@ -1,0 +1,179 @@
+// The plan in force as it will go, given what has happened: what has begun where it is, the rest as the policy has it.
+import type { Plan, PlannedStep } from '../model/plan';
+import { cuesOf } from './cues';
+import { Dispatcher, type Job, type Known } from './dispatch';
+import type { Facts } from './facts';
+
+/** A cue that is done this much after its time was done at its time: taps come late, seconds. */
+const tapDelay = 60;
+/** No step is shorter, seconds. */
+const shortest = 15;
+
+/** Whether a tap tells of something that was to be from one instant to another. */
+const isNear = (tapped: number, from: number, to: number) => tapped >= from && tapped <= to + tapDelay;
+
+/** A step that has begun: when, and when it ended or will. */
+interface Begun {
+	readonly step: string;
+	readonly from: number;
+	readonly to: number;
+	readonly hasEnded: boolean;
+}
+
+/** How the run stands at a clock time: the plan as it will go, and what of it has begun. */
+export interface Forecast {
+	readonly plan: Plan;
+	readonly begun: ReadonlyMap<string, Begun>;
+}
+
+/** The forecast at a clock time of the plan, seconds. */
+export function forecastOf(facts: Facts, now: number): Forecast {
+	const { plan } = facts;
+	const begun = begunOf(facts, now);
+	const late = new Map<string, number>();
+	for (const l of facts.late) late.set(l.step, (late.get(l.step) ?? 0) + l.seconds);
+	const network = networkOf(plan);
+	const durations = plan.steps.map((s) => Math.max(shortest, s.to - s.from + (late.get(s.id) ?? 0)));
+	const known = new Map<number, Known>();
+	plan.steps.forEach((s, i) => {
+		const b = begun.get(s.id);
+		if (b) known.set(i, { start: b.from, end: b.to });
+	});
+	const { starts, ends } = new Dispatcher(network).run({ durations, known });
+	const steps = plan.steps.map((s, i) => moved(s, starts[i]!, ends[i]!, facts));
+	const services = plan.services.map((service) => {
+		const own = plan.parts.filter((p) => p.course === service.course);
+		const slip = Math.max(0, ...own.map((p) => readyAt(p.id, steps, p.ready) - p.plated));
+		return { ...service, at: service.at + slip, plating: service.plating + slip };
+	});
+	const isSame = steps.every((s, i) => s === plan.steps[i]) && services.every((s, i) => s.at === plan.services[i]?.at);
+	return { plan: isSame ? plan : { ...plan, steps, services }, begun };
+}
+
+const readyAt = (part: string, steps: readonly PlannedStep[], otherwise: number) => {
+	const ends = steps.filter((s) => s.part === part).map((s) => s.to);
+	return ends.length > 0 ? Math.max(...ends) : otherwise;
+};
+
+/** A plan's steps as jobs; places and cooks as resources of as many as the plan has at once. */
+function networkOf(plan: Plan) {
+	const index = new Map(plan.steps.map((s, i) => [s.id, i]));
+	const scarce = plan.lanes.filter((l) => l.kind !== 'rest' && l.kind !== 'keep').map((l) => l.id);
+	const resources = new Map([...scarce, ...plan.cooks.map((c) => c.id)].map((id, i) => [id, i]));
+	const jobs = plan.steps.map((s): Job => {
+		const lane = resources.get(s.lane);
+		const waits = s.after.flatMap((id) => {
+			const on = index.get(id);
+			const before = on === undefined ? undefined : plan.steps[on];
+			// A wait between the two takes up what it can; what overlaps by plan goes on overlapping.
+			return on === undefined || !before ? [] : [{ on, least: Math.min(0, s.from - before.to) }];
+		});
+		return {
+			planned: s.from,
+			duration: s.to - s.from,
+			waits,
+			uses: [
+				...(lane === undefined ? [] : [{ resource: lane, amount: 1, from: 0, to: s.to - s.from }]),
+				...s.hands.flatMap((h) => {
+					const cook = resources.get(h.cook);
+					return cook === undefined ? [] : [{ resource: cook, amount: 1, from: h.from - s.from, to: h.to - s.from }];
+				})
+			]
+		};
+	});
+	const capacities = [...resources.values()].map((r) => mostAtOnce(jobs, r));
+	return { jobs, capacities, holds: [], change: () => 0 };
+}
+
+/** How much of a resource a plan takes at once at the most; 1 at the least. */
+function mostAtOnce(jobs: readonly Job[], resource: number): number {
+	const taken = jobs.flatMap((j) =>
+		j.uses
+			.filter((u) => u.resource === resource)
+			.map((u) => ({ from: j.planned + u.from, to: j.planned + u.to, amount: u.amount }))
+	);
+	const load = (at: number) => taken.reduce((sum, t) => (t.from <= at && at < t.to ? sum + t.amount : sum), 0);
+	return Math.max(1, ...taken.map((t) => load(t.from)));
+}
+
+/**
+ * Which steps have begun, and when. A step begins when its first cue is done (at its planned time, where the tap came little
+ * later), or when it was said to begin; one that begins by itself, when what it follows has ended. Handwork that is due is
+ * under way, one piece a cook. What was not told to have ended goes on.
+ */
+function begunOf({ plan, done, begun, since, late }: Facts, now: number): ReadonlyMap<string, Begun> {
+	const cues = cuesOf(plan);
+	const found = new Map<string, Begun>();
+	const busy = new Set<string>();
+	for (const step of plan.steps.toSorted((a, b) => a.from - b.from)) {
+		const own = cues.filter((c) => c.step === step.id && c.kind !== 'oven');
+		const told = own.flatMap((c) => done.get(c.id) ?? []);
+		const first = own.find((c) => c.kind === 'start');
+		const last = own.at(-1);
+		const whole = step.hands.find((h) => h.whole);
+		const before = step.after.flatMap((id) => found.get(id) ?? []);
+		const isReady = before.length === step.after.filter((id) => plan.steps.some((s) => s.id === id)).length;
+		const ready = Math.max(-Infinity, ...before.map((b) => b.to));
+		const longer = late.reduce((sum, l) => (l.step === step.id ? sum + l.seconds : sum), 0);
+		const length = Math.max(shortest, step.to - step.from + longer);
+		const start = startOf();
+		if (start === undefined) continue;
+		const isTold = last?.kind === 'end' || whole !== undefined;
+		const endTold = isTold && last ? done.get(last.id) : undefined;
+		const expected = start + length;
+		const hasEnded = isTold ? endTold !== undefined : expected <= now;
+		// A tap while it is taken out, or little after, is the planned end; what runs over takes until now at least.
+		const isPunctual =
+			!whole && endTold !== undefined && isNear(endTold, expected - (last ? last.until - last.at : 0), expected);
+		const ended = isPunctual ? expected : Math.min(endTold ?? expected, now);
+		const to = hasEnded ? Math.max(start, ended) : Math.max(expected, now);
+		if (whole && !hasEnded) busy.add(whole.cook);
+		found.set(step.id, { step: step.id, from: start, to, hasEnded });
+
+		function startOf(): number | undefined {
+			const said = begun.get(step.id);
+			if (said !== undefined) return said;
+			const tapped = first ? done.get(first.id) : undefined;
+			if (whole) {
+				// Handwork has one cue, which says that it is over.
+				if (tapped !== undefined)
+					return tapped < step.from ? Math.max(since, tapped - length) : Math.min(step.from, tapped);
+				const isUnderWay = step.from <= now && isReady && ready <= now && !busy.has(whole.cook);
+				return isUnderWay ? Math.max(step.from, ready) : undefined;
+			}
+			if (tapped !== undefined) {
+				return isNear(tapped, step.from, step.from) ? step.from : tapped;
+			}
+			if (told.length > 0) return Math.min(step.from, ...told);
+			if (first) return undefined;
+			// It begins by itself.
+			const at = step.after.length > 0 ? Math.max(step.from, ready) : step.from;
+			const isOver = before.every((b) => b.hasEnded);
+			return isReady && isOver && at <= now ? (before.length > 0 ? ready : at) : undefined;
+		}
+	}
+	return found;
+}
+
+/** A step at other times: touches still to come move with its start or its end, those done stay. */
+function moved(step: PlannedStep, from: number, to: number, { done }: Facts): PlannedStep {
+	if (from === step.from && to === step.to) return step;
+	const delay = from - step.from;
+	const longer = to - from - (step.to - step.from);
+	const hands = step.hands.map((h, i) => {
+		if (h.whole) return { ...h, from, to };
+		const kind = h.from <= step.from ? 'start' : h.to >= step.to ? 'end' : 'touch';
+		if (kind === 'start') return { ...h, from, to: Math.min(to, h.to + delay) };
+		if (kind === 'end') return { ...h, from: Math.max(from, to - (h.to - h.from)), to };
+		const isDone = done.has(`${step.id}#touch-${i}`);
+		const at = Math.max(from + 1, h.from + delay + (isDone ? 0 : longer));
+		return { ...h, from: at, to: Math.min(to, at + h.to - h.from) };
+	});
+	return { ...step, from: Math.round(from), to: Math.round(to), hands: hands.map(rounded) };
+}
+
+const rounded = <T extends { readonly from: number; readonly to: number }>(x: T): T => ({
+	...x,
+	from: Math.round(x.from),
+	to: Math.round(x.to)
+});

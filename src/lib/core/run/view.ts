@@ -1,0 +1,70 @@
+// What a cook sees of a run: what is now, what is next, what is on, how late it will be.
+import type { Plan, PlannedStep } from '../model/plan';
+import type { Standing } from '../plan/replan';
+import { cuesOf, type Cue } from './cues';
+import { planClock, type Run } from './events';
+import { factsOf } from './facts';
+import { forecastOf } from './forecast';
+
+/** A step that runs by itself, with the next thing it will want. */
+export interface OnNow {
+	readonly step: PlannedStep;
+	/** Its next cue that is not done; absent: it only has to end. */
+	readonly next: Cue | undefined;
+	readonly ends: number;
+}
+
+export interface View {
+	/** The plan in force as it will go. */
+	readonly plan: Plan;
+	/** The plan's clock, seconds. */
+	readonly clock: number;
+	/** Due and not done, the longest due first. */
+	readonly now: readonly Cue[];
+	/** To come, in order. */
+	readonly next: readonly Cue[];
+	/** On the heat, in the oven, resting. */
+	readonly on: readonly OnNow[];
+	readonly done: number;
+	readonly isOver: boolean;
+	/** When each service will be as things stand, seconds after its planned instant. */
+	readonly late: ReadonlyMap<string, number>;
+	/** The steps that the last replan moved, as long as nothing was done since. */
+	readonly moved: readonly string[];
+}
+
+/** The run at an instant, milliseconds since 1970. */
+export function viewRun(run: Run, at: number): View {
+	const clock = Math.floor(planClock(run, at));
+	const facts = factsOf(run);
+	const { plan, begun } = forecastOf(facts, clock);
+	const cues = cuesOf(plan);
+	const open = cues.filter((c) => !facts.done.has(c.id));
+	const on = plan.steps.flatMap((step): OnNow[] => {
+		const b = begun.get(step.id);
+		if (!b || b.hasEnded || step.hands.some((h) => h.whole)) return [];
+		return [{ step, next: open.find((c) => c.step === step.id && c.kind !== 'oven'), ends: step.to }];
+	});
+	return {
+		plan,
+		clock,
+		now: open.filter((c) => c.at <= clock),
+		next: open.filter((c) => c.at > clock),
+		on: on.sort((a, b) => (a.next?.at ?? a.ends) - (b.next?.at ?? b.ends)),
+		done: facts.done.size,
+		isOver: open.length === 0,
+		late: new Map(
+			plan.services.map((s) => [s.course, s.at - (run.plan.services.find((x) => x.course === s.course)?.at ?? s.at)])
+		),
+		moved: facts.moved
+	};
+}
+
+/** How the work stands at an instant, for a replan: the plan as it will go, and which of its steps have begun. */
+export function standingOf(run: Run, at: number): Standing {
+	const now = Math.floor(planClock(run, at));
+	const facts = factsOf(run);
+	const { plan, begun } = forecastOf(facts, now);
+	const served = plan.services.filter((s) => facts.done.has(`${s.course}#serve`)).map((s) => s.course);
+	return { plan, now, begun: [...begun.values()], served };
+}

@@ -1,0 +1,100 @@
+// In the pan: heating it, oil, a piece turned to its peak, its rest, and a crust.
+import { efficiency } from '../heat/burner';
+import { films, wetContact } from '../heat/films';
+import { oilHeat } from '../heat/frying';
+import { lumpedTime } from '../heat/lumped';
+import { crustTime, preheatTime, smokeAt } from '../heat/pan';
+import { panPull, panUntil } from '../heat/pan-turns';
+import { foodProperties, scatter } from '../heat/properties';
+import { fats, panFats, type Fat } from '../foods/fats';
+import type { Care } from '../model/time-facts';
+import { climbLimit } from './climb';
+import {
+	belowAdvised,
+	burnerOf,
+	conductionSigma,
+	netPower,
+	sigmaOf,
+	type Circumstance,
+	type Computers,
+	type ModelOf,
+	type Value
+} from './computing';
+
+/** A pan where the kitchen says nothing of it: carbon steel, 28 cm, 1.8 kg (est.). */
+const usualPan = { mass: 1.8, metal: 'carbon steel', diameter: 0.28 } as const;
+/** Litre of oil, kg; loss of a pot of oil, W/K (est.). */
+const oilDensity = 0.92;
+const oilLoss = 3;
+
+function pulled(model: ModelOf<'pan'> | ModelOf<'pan-rest'>, value: Value, at: Circumstance) {
+	const [thickness, t0, peak] = [value(model.thickness), value(model.start), value(model.peak)];
+	const every = value(model.turns);
+	const { k, alpha } = foodProperties(model.food, (t0 + peak) / 2);
+	const air = { h: films['on a board'].h, tinf: at.room };
+	const piece = { thickness, k, alpha, t0, pan: wetContact, up: air, rest: air, every };
+	const found = panPull({ ...piece, goal: peak });
+	const least = peak - climbLimit(model.food);
+	const common = { thickness, t0, peak, every };
+	if (found.middle >= least || !Number.isFinite(found.seconds)) return { ...found, ...common, heldBack: undefined };
+	const held = panUntil({ ...piece, middle: least });
+	return { ...held, middle: least, ...common, heldBack: least - found.middle };
+}
+
+/** What a fat does in a pan so hot; nothing where it stays calm. */
+function smokeOf(fat: Fat, pan: number): readonly Care[] {
+	const how = smokeAt(fat, pan);
+	return how === 'calm' ? [] : [{ kind: 'fat-smokes', fat, from: fats[fat].smokes[0], pan, how }];
+}
+
+export const panned: Computers<'pan' | 'pan-rest' | 'crust' | 'hot-pan' | 'hot-oil'> = {
+	pan: (model, value, at) => {
+		const { seconds, middle, thickness, t0, peak, every, heldBack } = pulled(model, value, at);
+		return {
+			usual: seconds,
+			sigma: conductionSigma(scatter, thickness, sigmaOf.pan),
+			pull: middle,
+			peak,
+			care: belowAdvised(peak, model.advised),
+			facts: { kind: 'pan', food: model.food, thickness, start: t0, every, pull: middle, peak, heldBack }
+		};
+	},
+	'pan-rest': (model, value, at) => {
+		const { after, thickness, peak } = pulled(model, value, at);
+		return {
+			usual: Math.max(120, after),
+			sigma: 0.2,
+			peak,
+			facts: { kind: 'pan-rest', food: model.food, thickness, room: at.room, peak, after }
+		};
+	},
+	crust: ({ pan, faces }, value) => {
+		const { shortest, usual, longest } = crustTime(value(pan));
+		return {
+			usual: usual * faces,
+			sigma: Number.isFinite(usual) ? Math.log(longest / shortest) / 2.563 : 0.3,
+			facts: { kind: 'crust', faces, pan: value(pan) }
+		};
+	},
+	'hot-pan': ({ to, fat }, value, at) => {
+		const name = fat === undefined ? undefined : panFats[value(fat)];
+		const { power, efficiency: share } = netPower(at);
+		return {
+			usual: preheatTime({ ...usualPan, power: power * share, ambient: at.room }, value(to)),
+			sigma: 0.2,
+			care: name === undefined ? [] : smokeOf(name, value(to)),
+			facts: { kind: 'hot-pan', mass: usualPan.mass, to: value(to), burner: burnerOf(at) }
+		};
+	},
+	'hot-oil': ({ litres, to }, value, at) => {
+		const mass = value(litres) * oilDensity;
+		const { power, efficiency: share } = netPower({ ...at, fuel: at.fuel ?? 'electric' });
+		const net = at.fuel === undefined && at.measured === undefined ? power * efficiency.electric.usual : power * share;
+		const body = { capacity: mass * oilHeat, power: net, loss: oilLoss, ambient: at.room };
+		return {
+			usual: lumpedTime(body, at.room, value(to)),
+			sigma: 0.15,
+			facts: { kind: 'hot-oil', litres: value(litres), to: value(to), burner: burnerOf(at) }
+		};
+	}
+};

@@ -1,0 +1,80 @@
+// How long a step takes here: for this many, this thick, on this burner or at this set point, at this cook's pace, and as
+// records have shown.
+import { setpointRatio } from '../heat/setpoint';
+import { quantile } from '../learn/spread';
+import type { Step } from '../model/technique';
+import type { Care, TimeFacts } from '../model/time-facts';
+import type { Circumstance } from './computing';
+import { compute } from './model-times';
+
+/** A time as a log-normal: ln of the seconds ~ N(mu, sigma²), with what it comes from. */
+export interface Timing {
+	/** `Infinity` where it never comes to that. */
+	readonly mu: number;
+	readonly sigma: number;
+	/** Core at which to take it off, and the highest that it comes to afterwards, °C. */
+	readonly pull?: number | undefined;
+	readonly peak?: number | undefined;
+	/** Absent: the technique's own estimate. */
+	readonly facts?: TimeFacts | undefined;
+	readonly care: readonly Care[];
+}
+
+/** ln(longest ÷ shortest), which are the 90th and 10th hundredth, over their distance in standard deviations. */
+const hundredths = 2 * 1.2815515655446004;
+
+/**
+ * The time of a step: computed where its technique names a model (see `model-times.ts`); otherwise the technique's own
+ * estimate, times one factor for each thing it depends on. What was learnt is a factor on either.
+ *
+ * Number and size enter as power laws with the technique's exponents; burner power inversely; the oven's set point by
+ * `setpointRatio` from the first of the settings, for which the technique's times hold; handwork by the cook's pace.
+ *
+ * @param of parameters and covers by name
+ * @param load factor of the load on the time
+ */
+export function timingOf(step: Step, of: (id: string) => number, at: Circumstance, load = 1): Timing {
+	const model = step.time.model;
+	const own: Timing = model ? computed(compute(model, of, at)) : estimated(step, of, at);
+	const { learnt = [] } = at;
+	return {
+		...own,
+		mu: own.mu + Math.log(load) + learnt.reduce((sum, l) => sum + l.mean, 0),
+		sigma: Math.hypot(own.sigma, ...learnt.map((l) => l.sd))
+	};
+}
+
+function computed({ usual, sigma, pull, peak, facts, care = [] }: ReturnType<typeof compute>): Timing {
+	return { mu: Math.log(Math.max(1, usual)), sigma, pull, peak, facts, care };
+}
+
+function estimated(step: Step, of: (id: string) => number, at: Circumstance): Timing {
+	const { usual = 1, shortest = usual, longest = usual, scale = [], power, core } = step.time;
+	let factor = 1;
+	for (const { by, at: reference, exponent } of scale) factor *= (of(by) / reference) ** exponent;
+	if (power !== undefined && at.power !== undefined) factor *= power / at.power;
+	if (core && at.setting !== undefined && step.need?.kind === 'oven') {
+		const [reference = at.setting] = step.need.settings;
+		factor *= setpointRatio(at.setting, reference, core.start, core.target);
+	}
+	if (step.hands.kind === 'whole') factor *= at.pace ?? 1;
+	return {
+		mu: Math.log(usual * factor),
+		sigma: Math.log(Math.max(1, longest) / Math.max(1, shortest)) / hundredths,
+		care: []
+	};
+}
+
+/** Shortest, usual and longest, seconds: the 10th, 50th and 90th hundredth. */
+export function spreadOf({ mu, sigma }: Pick<Timing, 'mu' | 'sigma'>): {
+	readonly shortest: number;
+	readonly usual: number;
+	readonly longest: number;
+} {
+	const usual = usualOf({ mu });
+	if (!Number.isFinite(usual)) return { shortest: usual, usual, longest: usual };
+	return { shortest: quantile({ mu, sigma }, 0.1), usual, longest: quantile({ mu, sigma }, 0.9) };
+}
+
+/** The usual time, seconds: its median. */
+export const usualOf = ({ mu }: Pick<Timing, 'mu'>) => Math.exp(mu);

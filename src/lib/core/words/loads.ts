@@ -1,0 +1,43 @@
+// Why a load is as large as it is, and what else would do.
+import type { Batches } from '../plan/compile/load';
+
+const pieces = (most: number) => (most === 1 ? 'one piece' : `${most} pieces`);
+const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
+
+/** Why it is so, in metric units (see `inUnits`). */
+export function wordLoad({ limit, most, by }: Batches): string {
+	switch (limit.kind) {
+		case 'tray':
+			return `${limit.perTray} pieces a tray leave it ${Math.round(100 * limit.full)} % full: fuller, it steams instead of browning.`;
+		case 'pan':
+			return by === 'heat'
+				? `${pieces(most)} at a time is all that the strongest burner keeps at 180 °C: more would stew.`
+				: `${pieces(most)} at a time fill the pan as far as it still browns.`;
+		case 'pot':
+			return by === 'heat'
+				? `${most.toFixed(1)} kg drop the boil by ${limit.drop} K; more would stew before it boils again.`
+				: `${most.toFixed(1)} kg swim in ${limit.litres.toFixed(1)} l; more would break up.`;
+		case 'fryer':
+			return by === 'heat'
+				? `${most.toFixed(2)} kg cool ${limit.litres} l of oil by 20 K; more would soak it up.`
+				: `${most.toFixed(2)} kg swim freely in ${limit.litres} l; more would stick together.`;
+	}
+}
+
+/** What follows from what the kitchen lacks, and its mend; nothing where all goes in at once. */
+export function wordBatches({ limit, whole, most, by, batches }: Batches): string | undefined {
+	if (batches <= 1) return undefined;
+	switch (limit.kind) {
+		case 'tray': {
+			const { needed, trays, racks } = limit;
+			const short = trays <= racks ? counted(trays, 'tray') : counted(racks, 'rack');
+			return `${needed} trays are needed and there ${Math.min(trays, racks) === 1 ? 'is' : 'are'} ${short}: ${batches} batches, each as long. One more tray and rack, smaller pieces or fewer people would do.`;
+		}
+		case 'pan':
+			return `${whole} pieces, ${pieces(most)} at a time: ${batches} batches. A wider pan${by === 'heat' ? ' on a stronger burner' : ''}, or the oven, would do them at once.`;
+		case 'pot':
+			return `${whole.toFixed(1)} kg go in ${batches} batches. A larger pot would do it at once.`;
+		case 'fryer':
+			return `${whole.toFixed(1)} kg go in ${batches} batches of ${(whole / batches).toFixed(2)} kg. More oil${by === 'heat' ? ' and power' : ''} would take fewer.`;
+	}
+}
