@@ -29,7 +29,12 @@ export function slackOf(problem: Problem, answer: Schedule, task: string, budget
 		...problem,
 		services,
 		weights: { slip: problem.horizon, span: 0 },
-		choices: problem.choices.map((c) => ({ ...c, options: c.options.map((o) => ({ ...o, cost: 0 })) })),
+		// The step stays: an option without it costs more than any wait.
+		choices: problem.choices.map((c) => {
+			const isItsOwn = c.options.some((o) => o.tasks.includes(task));
+			const dropped = isItsOwn ? 2 * problem.horizon + 1 : 0;
+			return { ...c, options: c.options.map((o) => ({ ...o, cost: o.tasks.includes(task) ? 0 : dropped })) };
+		}),
 		serve: [...problem.serve.map((s) => ({ ...s, rate: 0 })), { task, service: last.id, offset: 0, free: 0, rate: 1 }]
 	};
 	const search = solve(asked, { seed: 1, budget, previous: answer });
@@ -38,7 +43,7 @@ export function slackOf(problem: Problem, answer: Schedule, task: string, budget
 		if (!step.done) continue;
 		const best = step.value;
 		const before = (starts[task] ?? 0) + lengthOf(modes[task]);
-		const after = (best.starts?.[task] ?? starts[task] ?? 0) + lengthOf(best.modes?.[task]);
+		const after = (best.starts?.[task] ?? -Infinity) + lengthOf(best.modes?.[task]);
 		const isOnTime = Object.values(best.slips ?? {}).every((slip) => slip === 0);
 		return { seconds: isOnTime ? Math.max(0, after - before) : 0, isProven: best.status === 'optimal' };
 	}
