@@ -62,3 +62,22 @@ export function withoutStepOf(technique: Technique, id: string): Technique {
 		plate: { ...technique.plate, step: moved(technique.plate.step) }
 	};
 }
+
+/** All its oven steps at one set point and no other: the one given, or each at its own first; what rests from them too. */
+export function heldAt(technique: Technique, setting?: number): Technique {
+	const firstOf = (s: Step) => (s.need?.kind === 'oven' ? s.need.settings[0] : undefined);
+	const usual = technique.steps.map(firstOf).find((s) => s !== undefined);
+	return {
+		...technique,
+		steps: technique.steps.map((s) => {
+			const at = setting ?? firstOf(s) ?? usual;
+			const { model } = s.time;
+			const held = at !== undefined && model && 'oven' in model && model.oven !== undefined;
+			return {
+				...s,
+				...(s.need?.kind === 'oven' && at !== undefined ? { need: { ...s.need, settings: [at] } } : {}),
+				...(held ? { time: { ...s.time, model: { ...model, oven: at } } } : {})
+			};
+		})
+	};
+}

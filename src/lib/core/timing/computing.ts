@@ -37,6 +37,8 @@ export interface Computed {
 	/** Core at which to take it off, and the highest that it comes to afterwards, °C. */
 	readonly pull?: number;
 	readonly peak?: number;
+	/** Share of the raw mass that is lost until it is ready, %. */
+	readonly loss?: number;
 	readonly care?: readonly Care[];
 }
 

@@ -15,6 +15,8 @@ export interface Timing {
 	/** Core at which to take it off, and the highest that it comes to afterwards, °C. */
 	readonly pull?: number | undefined;
 	readonly peak?: number | undefined;
+	/** Share of the raw mass that is lost until it is ready, %. */
+	readonly loss?: number | undefined;
 	/** Absent: the technique's own estimate. */
 	readonly facts?: TimeFacts | undefined;
 	readonly care: readonly Care[];
@@ -44,8 +46,8 @@ export function timingOf(step: Step, of: (id: string) => number, at: Circumstanc
 	};
 }
 
-function computed({ usual, sigma, pull, peak, facts, care = [] }: ReturnType<typeof compute>): Timing {
-	return { mu: Math.log(Math.max(1, usual)), sigma, pull, peak, facts, care };
+function computed({ usual, sigma, pull, peak, loss, facts, care = [] }: ReturnType<typeof compute>): Timing {
+	return { mu: Math.log(Math.max(1, usual)), sigma, pull, peak, loss, facts, care };
 }
 
 function estimated(step: Step, of: (id: string) => number, at: Circumstance): Timing {

@@ -270,7 +270,7 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 }
 
 /** The step that a batch is one of. */
-const baseOf = (step: string) => step.replace(/-b\d+$/, '');
+export const baseOf = (step: string) => step.replace(/-b\d+$/, '');
 
 /** The last batch of a shared step, in the portion that it stands with. */
 function endIn(leader: Portion, step: string, task: Recipe['task']): string {
