@@ -10,8 +10,8 @@ const medium = z.object({
 	celsius: number,
 	oven: oven.optional()
 });
-/** Taken off closer to its goal than the model would have it, K: a climb that large is not counted on. */
-const heldBack = number.optional();
+/** The goal that was asked for, °C, where safety raised it; log reductions over heat and rest, where they stand for a temperature. */
+const safe = { raised: number.optional(), logs: number.optional() };
 
 /** One kind for each model of a time; `said` is a sentence of old. */
 export const timeFactsSchema = z.discriminatedUnion('kind', [
@@ -52,18 +52,19 @@ export const timeFactsSchema = z.discriminatedUnion('kind', [
 		kind: z.literal('roast'),
 		food: z.string(),
 		thickness: number,
-		shape: z.enum(['slab', 'cylinder', 'sphere']),
+		shape: z.enum(['slab', 'cylinder', 'sphere', 'bird']),
 		start: number,
 		oven,
 		pull: number,
 		peak: number,
-		heldBack
+		loss: number.optional(),
+		...safe
 	}),
 	z.object({
 		kind: z.literal('rest'),
 		food: z.string(),
 		thickness: number,
-		cover: z.enum(['on a board', 'tented']),
+		cover: z.enum(['on a board', 'tented', 'served']),
 		room: number,
 		after: number
 	}),
@@ -84,7 +85,8 @@ export const timeFactsSchema = z.discriminatedUnion('kind', [
 		every: number,
 		pull: number,
 		peak: number,
-		heldBack
+		loss: number.optional(),
+		...safe
 	}),
 	z.object({
 		kind: z.literal('pan-rest'),
@@ -111,7 +113,29 @@ export const careSchema = z.discriminatedUnion('kind', [
 		pan: number,
 		how: z.enum(['ventilate', 'smokes', 'fire'])
 	}),
-	/** The core stays below the advised heat, °C. */
-	z.object({ kind: z.literal('below-advised'), peak: number, advised: number })
+	/** The core stays below the heat that is advised for what it is, °C, and nothing stands in its stead. */
+	z.object({
+		kind: z.literal('below-advised'),
+		peak: number,
+		advised: number,
+		what: z.string().optional(),
+		whose: z.string().optional()
+	}),
+	/** It comes off below the advised heat, which its rest, or its time, makes good: to be checked, °C. */
+	z.object({ kind: z.literal('check-after-rest'), pull: number, advised: number }),
+	/** It begins too warm to be left lying about, °C. */
+	z.object({
+		kind: z.literal('start-too-warm'),
+		start: number,
+		limit: number,
+		what: z.string(),
+		isRefused: z.boolean()
+	}),
+	/** The heat is too fierce for the size: it would have to come off too far below its goal, °C. */
+	z.object({ kind: z.literal('too-fierce'), pull: number, goal: number }),
+	/** Its crust is past brown before its middle is warm, metres. */
+	z.object({ kind: z.literal('pan-too-thick'), thickness: number, most: number }),
+	/** Yolk or white stay soft. */
+	z.object({ kind: z.literal('soft-egg') })
 ]);
 export type Care = z.infer<typeof careSchema>;

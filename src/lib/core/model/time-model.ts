@@ -1,5 +1,6 @@
 // How a step's time is computed: which model of the kitchen science, with what the cook knows put in.
 import { foodNames } from '../foods/ingredients';
+import { crusts, type CrustKind } from '../heat/crusts';
 import { z } from 'zod';
 import { idSchema } from './kitchen';
 
@@ -76,27 +77,50 @@ export const pieceTasks = [
 /** What food lies in; `place` is the air of the oven, or what the grill or the fired oven is like. */
 export const media = ['water', 'bath', 'steam', 'oil', 'ice', 'fridge', 'room', 'place'] as const;
 const shapes = ['slab', 'cylinder', 'sphere'] as const;
+const crustKinds = Object.keys(crusts) as [CrustKind, ...CrustKind[]];
 
-const seared = z.object({ seconds: z.number().positive(), skin: z.number().min(0) }).optional();
-const roasted = {
+/** A sear before, seconds a face: of its faces; of the skin, where there is one (or where it has a thickness, as of old). */
+const seared = z
+	.object({ seconds: z.number().positive(), skin: z.number().min(0).optional(), of: z.enum(['faces', 'skin']).optional() })
+	.optional();
+/** A piece from its first heat to the end of its rest; its steps name the same piece. */
+const piece = {
 	food: z.enum(foodNames),
-	/** Full thickness of a slab (where the shape is absent), diameter of a cylinder. */
-	thickness: quantity,
-	shape: z.enum(shapes).optional(),
 	start: quantity,
 	peak: quantity,
+	/** 1: it has lost its chill before. */
+	tempered: quantity.optional(),
+	/** What its face is like where it is not as its food's usually is; skin on the face below. */
+	face: z.enum(crustKinds).optional(),
+	skin: z.enum(crustKinds).optional(),
+	/** Longer by so much for its bone. */
+	bone: z.number().min(1).max(1.5).optional(),
+	/** A sear after it has come off and waited, seconds. */
+	finish: z.object({ seconds: z.number().positive(), wait: z.number().min(0), faces: z.int().min(1).max(2) }).optional(),
+	/** What it lies under at rest: 1 is tented, where it is a number; served: it does not rest. */
+	rest: z.union([z.enum(['on a board', 'tented', 'served']), quantity]).optional()
+};
+const roasted = {
+	...piece,
+	/** Full thickness of a slab (where the shape is absent), diameter of a cylinder; of a bird its mass. */
+	thickness: quantity,
+	shape: z.enum([...shapes, 'bird']).optional(),
 	seared,
-	/** Set point of the oven it came from, where the rest has no oven; what it lies under: 1 is tented, where it is a number. */
+	/** Set point of the oven, or the fire, that it came from: where the rest has no place of its own. */
 	oven: z.number().optional(),
-	rest: z.union([z.enum(['on a board', 'tented']), quantity]).optional()
+	fire: z.enum(['grill', 'wood oven']).optional(),
+	/** On a grill or in a fired oven: seconds between turns; 0: turned once, half way. */
+	turns: quantity.optional()
 };
 const panned = {
-	food: z.enum(foodNames),
+	...piece,
 	thickness: quantity,
-	start: quantity,
-	peak: quantity,
-	/** Seconds between turns; 0: turned once, half way. */
-	turns: quantity
+	/** Seconds between turns; 0: turned once, at a share of the time. */
+	turns: quantity,
+	turnedAt: z.number().min(0.1).max(0.9).optional(),
+	/** Share of the time that its upper face is under ladled fat. */
+	baste: z.number().min(0).max(1).optional(),
+	seared
 };
 
 /** Metres for sizes, kilograms, litres, °C. */
@@ -145,6 +169,8 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 		in: z.enum(media),
 		/** °C; absent: the boil for water and steam, what the place is for `place`. */
 		at: quantity.optional(),
+		/** Whether it rests, after water or steam; absent: it is served as it comes out. */
+		rest: z.enum(['bare', 'served']).optional(),
 		advised: z.number().optional()
 	}),
 	/** Baked through: a filled dish until its middle is as hot, and has had so many minutes' worth at 100 °C. */

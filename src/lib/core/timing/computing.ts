@@ -54,7 +54,7 @@ export type Computers<K extends TimeModel['kind']> = { readonly [X in K]: Comput
 
 /** Metres in which a thickness is measured, and σ of an oven, a bath and a pan (docs: how far to trust it). */
 const thicknessError = 0.001;
-export const sigmaOf = { bath: 0.02, oven: 0.1, pan: 0.15, vegetables: 0.3, fire: 0.2 } as const;
+export const sigmaOf = { bath: 0.02, oven: 0.12, pan: 0.18, vegetables: 0.3, fire: 0.18 } as const;
 /** Scatter of pieces of one food, of the measured thickness (it counts twice) and of the surroundings together. */
 export const conductionSigma = (scatter: number, thickness: number, surroundings: number) =>
 	Math.hypot(scatter, (2 * thicknessError) / thickness, surroundings);
@@ -76,6 +76,3 @@ export function burnerOf(at: Circumstance): FactsOf<'boil'>['burner'] {
 	return { power, fuel: at.fuel ?? 'induction', share, isMeasured: at.measured !== undefined };
 }
 
-/** The care that a core below the advised heat calls for. */
-export const belowAdvised = (peak: number, advised: number | undefined): readonly Care[] =>
-	advised !== undefined && peak < advised ? [{ kind: 'below-advised', peak, advised }] : [];

@@ -8,9 +8,9 @@ import { panPull, panUntil } from '../heat/pan-turns';
 import { foodProperties, scatter } from '../heat/properties';
 import { fats, panFats, type Fat } from '../foods/fats';
 import type { Care } from '../model/time-facts';
-import { climbLimit } from './climb';
+import { commonOf } from './piece-of';
+import { cook, type Piece } from './pieces';
 import {
-	belowAdvised,
 	burnerOf,
 	conductionSigma,
 	netPower,
@@ -27,18 +27,15 @@ const usualPan = { mass: 1.8, metal: 'carbon steel', diameter: 0.28 } as const;
 const oilDensity = 0.92;
 const oilLoss = 3;
 
-function pulled(model: ModelOf<'pan'> | ModelOf<'pan-rest'>, value: Value, at: Circumstance) {
-	const [thickness, t0, peak] = [value(model.thickness), value(model.start), value(model.peak)];
-	const every = value(model.turns);
-	const { k, alpha } = foodProperties(model.food, (t0 + peak) / 2);
-	const air = { h: films['on a board'].h, tinf: at.room };
-	const piece = { thickness, k, alpha, t0, pan: wetContact, up: air, rest: air, every };
-	const found = panPull({ ...piece, goal: peak });
-	const least = peak - climbLimit(model.food);
-	const common = { thickness, t0, peak, every };
-	if (found.middle >= least || !Number.isFinite(found.seconds)) return { ...found, ...common, heldBack: undefined };
-	const held = panUntil({ ...piece, middle: least });
-	return { ...held, middle: least, ...common, heldBack: least - found.middle };
+function pieceOf(model: ModelOf<'pan'> | ModelOf<'pan-rest'>, value: Value, at: Circumstance): Piece {
+	return {
+		...commonOf(model, value, at),
+		size: value(model.thickness),
+		shape: 'slab',
+		where: { kind: 'pan', baste: model.baste ?? 0 },
+		turns: value(model.turns),
+		turnedAt: model.turnedAt ?? 0.5
+	};
 }
 
 /** What a fat does in a pan so hot; nothing where it stays calm. */
@@ -49,23 +46,27 @@ function smokeOf(fat: Fat, pan: number): readonly Care[] {
 
 export const panned: Computers<'pan' | 'pan-rest' | 'crust' | 'hot-pan' | 'hot-oil'> = {
 	pan: (model, value, at) => {
-		const { seconds, middle, thickness, t0, peak, every, heldBack } = pulled(model, value, at);
+		const piece = pieceOf(model, value, at);
+		const { seconds, pull, peak, loss, raised, logs, care } = cook(piece);
+		const { size: thickness, start, turns: every } = piece;
 		return {
 			usual: seconds,
 			sigma: conductionSigma(scatter, thickness, sigmaOf.pan),
-			pull: middle,
+			pull,
 			peak,
-			care: belowAdvised(peak, model.advised),
-			facts: { kind: 'pan', food: model.food, thickness, start: t0, every, pull: middle, peak, heldBack }
+			loss,
+			care,
+			facts: { kind: 'pan', food: model.food, thickness, start, every, pull, peak, loss, raised, logs }
 		};
 	},
 	'pan-rest': (model, value, at) => {
-		const { after, thickness, peak } = pulled(model, value, at);
+		const piece = pieceOf(model, value, at);
+		const { after, peak } = cook(piece);
 		return {
-			usual: Math.max(120, after),
+			usual: after,
 			sigma: 0.2,
 			peak,
-			facts: { kind: 'pan-rest', food: model.food, thickness, room: at.room, peak, after }
+			facts: { kind: 'pan-rest', food: model.food, thickness: piece.size, room: at.room, peak, after }
 		};
 	},
 	crust: ({ pan, faces }, value) => {

@@ -1,15 +1,15 @@
 // In hot air: roasting to a peak at rest, that rest, baking through, losing the chill of the fridge.
 import { Immersed, type Film } from '../heat/body';
-import { behind, films, wetContact } from '../heat/films';
+import { films } from '../heat/films';
 import { Conduction } from '../heat/finite-volumes';
 import { foodProperties, scatter, type Food } from '../heat/properties';
-import { HeatThenRest } from '../heat/rest';
 import { softeningZ } from '../heat/softness';
 import { shortcutFilm, surfaceFilm, vapours, wetness, type Air } from '../heat/surface';
 import { boilingPoint } from '../heat/water';
-import { climbLimit } from './climb';
+import { usualStation } from '../model/stations';
+import { commonOf } from './piece-of';
+import { cook, wideOf, type Piece } from './pieces';
 import {
-	belowAdvised,
 	conductionSigma,
 	sigmaOf,
 	type Circumstance,
@@ -19,10 +19,6 @@ import {
 	type Value
 } from './computing';
 
-/** A peak is met as near as this, K: far within what an oven leaves open. */
-const near = 0.05;
-/** Fat of a skin, W/(m K). */
-const skinFat = 0.2;
 /** Nothing is baked for longer, seconds. */
 const longestBake = 4 * 3600;
 /** An oven that nobody set, °C. */
@@ -50,77 +46,75 @@ export function ovenOf({ setting = usualOven, hasFan = false, fire }: Circumstan
 	return { setting, hasFan, ...(fire ? { fire } : {}) };
 }
 
+/** A solid of a food at a temperature. */
 export const bodyOf = (food: Food, shape: 'slab' | 'cylinder' | 'sphere', size: number, at: number) => {
 	const { k, alpha } = foodProperties(food, at);
 	return shape === 'slab' ? { shape, thickness: size, k, alpha } : { shape, diameter: size, k, alpha };
 };
 
-/** Mean temperature after a sear through the skin: one face on the pan, as half of a slab of double thickness. */
-function afterSear(model: ModelOf<'roast'> | ModelOf<'rest'>, value: Value): number {
-	const start = value(model.start);
-	if (!model.seared) return start;
-	const contact: Film = {
-		h: behind(wetContact.h, [{ thickness: model.seared.skin, k: skinFat }]),
-		tinf: wetContact.tinf
+/** Seconds between turns on a grill, and in a fired oven, where the technique does not say. */
+const usualTurns = { grill: 60, 'wood oven': 120 } as const;
+
+function pieceOf(model: ModelOf<'roast'> | ModelOf<'rest'>, value: Value, at: Circumstance): Piece {
+	const fire = at.fire ?? model.fire;
+	const setting = at.setting ?? model.oven ?? (fire ? usualStation[fire].temperature : usualOven);
+	const where: Piece['where'] =
+		fire === 'grill'
+			? { kind: 'grill', setting, isShut: false }
+			: fire === 'wood oven'
+				? { kind: 'wood oven', setting }
+				: { kind: 'oven', setting, hasFan: at.hasFan ?? true };
+	return {
+		...commonOf(model, value, at),
+		size: value(model.thickness),
+		shape: model.shape ?? 'slab',
+		where,
+		turns: model.turns === undefined ? (fire ? usualTurns[fire] : 0) : value(model.turns),
+		turnedAt: 0.5
 	};
-	const slab = bodyOf(model.food, 'slab', 2 * value(model.thickness), 30);
-	return new Immersed(slab, contact, start).temperature(model.seared.seconds, 'mean');
-}
-
-/** What lies over it at rest: 1 is tented. */
-function restCover({ rest }: ModelOf<'roast'> | ModelOf<'rest'>, value: Value): 'on a board' | 'tented' {
-	if (rest === undefined || typeof rest === 'string') return rest ?? 'on a board';
-	return value(rest) === 1 ? 'tented' : 'on a board';
-}
-
-function pulled(model: ModelOf<'roast'> | ModelOf<'rest'>, value: Value, at: Circumstance) {
-	const thickness = value(model.thickness);
-	const peak = value(model.peak);
-	const start = afterSear(model, value);
-	const cover = restCover(model, value);
-	const body = bodyOf(model.food, model.shape ?? 'slab', thickness, (start + peak) / 2);
-	const rest: Film = { h: films[cover].h, tinf: at.room };
-	const oven = { ...at, setting: at.setting ?? model.oven };
-	const stages = new HeatThenRest(body, placeFilm(oven), rest, start);
-	const free = stages.pullTimeFor(peak, near);
-	const found = Number.isFinite(free) ? stages.atPull(free).core : peak;
-	const least = peak - climbLimit(model.food);
-	const isHeldBack = found < least;
-	const usual = isHeldBack ? new Immersed(body, placeFilm(oven), start).timeToCore(least) : free;
-	const pull = isHeldBack ? least : found;
-	return { thickness, peak, start, cover, oven, stages, usual, pull, heldBack: isHeldBack ? least - found : undefined };
 }
 
 export const roasting: Computers<'roast' | 'rest' | 'bake' | 'temper'> = {
 	roast: (model, value, at) => {
-		const { thickness, peak, start, oven, usual, pull, heldBack } = pulled(model, value, at);
+		const piece = pieceOf(model, value, at);
+		const { seconds, pull, peak, loss, raised, logs, care } = cook(piece);
+		const size = piece.shape === 'bird' ? wideOf(piece.size) : piece.size;
+		const { where } = piece;
 		return {
-			usual,
-			sigma: conductionSigma(scatter, thickness, at.fire ? sigmaOf.fire : sigmaOf.oven),
+			usual: seconds,
+			sigma: conductionSigma(scatter, size, at.fire ? sigmaOf.fire : sigmaOf.oven),
 			pull,
 			peak,
-			care: belowAdvised(peak, model.advised),
+			loss,
+			care,
 			facts: {
 				kind: 'roast',
 				food: model.food,
-				thickness,
-				shape: model.shape ?? 'slab',
-				start,
-				oven: ovenOf(oven),
+				thickness: piece.size,
+				shape: piece.shape,
+				start: piece.start,
+				oven: {
+					setting: where.kind === 'oven' || where.kind === 'grill' || where.kind === 'wood oven' ? where.setting : 0,
+					hasFan: where.kind === 'oven' && where.hasFan,
+					...(where.kind === 'grill' || where.kind === 'wood oven' ? { fire: where.kind } : {})
+				},
 				pull,
 				peak,
-				heldBack
+				loss,
+				raised,
+				logs
 			}
 		};
 	},
 	rest: (model, value, at) => {
-		const { thickness, peak, cover, stages, usual } = pulled(model, value, at);
-		const { after } = stages.peak(Number.isFinite(usual) ? usual : 0);
+		const piece = pieceOf(model, value, at);
+		const { after, peak } = cook(piece);
+		const cover = piece.rest === 'tented' ? 'tented' : piece.rest === 'served' ? 'served' : 'on a board';
 		return {
-			usual: Math.max(120, after),
+			usual: after,
 			sigma: 0.2,
 			peak,
-			facts: { kind: 'rest', food: model.food, thickness, cover, room: at.room, after }
+			facts: { kind: 'rest', food: model.food, thickness: piece.size, cover, room: at.room, after }
 		};
 	},
 	bake: ({ food, depth, start, core, dose: needed }, value, at) => {

@@ -2,14 +2,16 @@
 import { Immersed, type Film, type Solid } from '../heat/body';
 import { eggStyles, eggTime, eggTimeIn, eggWays } from '../heat/egg';
 import { films } from '../heat/films';
-import { scatter } from '../heat/properties';
+import { scatter, type Food } from '../heat/properties';
 import { goldenTime, softeningTime, softness } from '../heat/softness';
 import { boilingPoint, boilOff, heatingTime, potLoss, reductionTime, steepedAt } from '../heat/water';
 import { usualSigma } from '../learn/spread';
+import type { Care } from '../model/time-facts';
 import type { media } from '../model/time-model';
+import { advisedFor } from '../safety/advised';
+import { cook } from './pieces';
 import { bodyOf, ovenOf, placeFilm, usualOven } from './roasting';
 import {
-	belowAdvised,
 	burnerOf,
 	conductionSigma,
 	netPower,
@@ -53,7 +55,8 @@ function mediumOf(
 		case 'bath':
 			return of(films['water bath'].h, celsiusIn ?? usualBath);
 		case 'steam':
-			return of(films.steam.h, boil);
+			// A steamer's air is never all steam.
+			return of(films['steam with air'].h, boil - 3);
 		case 'oil':
 			return of(films['bubbling oil'].h, fryingFace);
 		case 'ice':
@@ -67,6 +70,20 @@ function mediumOf(
 			return { film: placeFilm(at), fact: { in: medium, celsius: oven.setting, oven } };
 		}
 	}
+}
+
+/** What a core that is reached and not climbed to calls for, and what begins too warm. */
+function careOf(food: Food, core: number, start: number): readonly Care[] {
+	const advised = advisedFor(food);
+	if (!advised) return [];
+	const { celsius, what, whose, warm } = advised;
+	const isRefused = start > warm[1];
+	return [
+		...(core < celsius ? [{ kind: 'below-advised', peak: core, advised: celsius, what, whose } as const] : []),
+		...(start > warm[0]
+			? [{ kind: 'start-too-warm', start, limit: isRefused ? warm[1] : warm[0], what, isRefused } as const]
+			: [])
+	];
 }
 
 export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'reduce' | 'immerse'> = {
@@ -152,18 +169,43 @@ export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'reduce' 
 			}
 		};
 	},
-	immerse: ({ food, shape, size, start, core, in: medium, at: celsiusIn, advised }, value, at) => {
-		const [d, from, to] = [value(size), value(start), value(core)];
-		const { film, fact } = mediumOf(medium, at, celsiusIn === undefined ? undefined : value(celsiusIn));
-		const body = bodyOf(food, shape, d, (from + to) / 2);
+	immerse: (model, value, at) => {
+		const { food, shape, in: medium } = model;
+		const [d, from, to] = [value(model.size), value(model.start), value(model.core)];
+		const { film, fact } = mediumOf(medium, at, model.at === undefined ? undefined : value(model.at));
 		const surroundings = medium === 'bath' ? sigmaOf.bath : medium === 'place' && at.fire ? sigmaOf.fire : sigmaOf.oven;
 		const sigma = conductionSigma(scatter, d, surroundings);
+		const facts = { kind: 'immerse', food, size: d, start: from, core: to, medium: fact } as const;
+		const climbs = (medium === 'water' || medium === 'steam') && advisedFor(food) !== undefined && to > from;
+		if (climbs && film.h !== null) {
+			const { seconds, pull, peak, loss, care } = cook({
+				food,
+				size: d,
+				shape,
+				face: 'liquid',
+				skin: undefined,
+				bone: 1,
+				start: from,
+				isTempered: false,
+				goal: to,
+				where: { kind: 'medium', h: film.h, celsius: film.tinf },
+				turns: 0,
+				turnedAt: 0.5,
+				seared: undefined,
+				finish: undefined,
+				rest: model.rest === 'bare' ? 'bare' : 'served',
+				room: at.room,
+				altitude: at.altitude
+			});
+			return { usual: seconds, sigma, pull, peak, loss, care, facts };
+		}
+		const body = bodyOf(food, shape, d, (from + to) / 2);
 		return {
 			usual: new Immersed(body, film, from).timeToCore(to),
 			sigma,
 			...(to > from ? { pull: to, peak: to } : {}),
-			care: belowAdvised(to, advised),
-			facts: { kind: 'immerse', food, size: d, start: from, core: to, medium: fact }
+			care: to > from ? careOf(food, to, from) : [],
+			facts
 		};
 	},
 	reduce: ({ from, to, level, besides }, value, at) => {

@@ -37,17 +37,19 @@ function wordMedium({ in: medium, celsius, oven }: Of<'immerse'>['medium']): str
 const wordPace = (pace: number) =>
 	pace === 1 ? 'a home cook’s pace' : `a pace of ${pace.toFixed(2)} times a home cook’s`;
 const byHand = (sigma: number) => `${percent(sigma)}; your own records will correct it`;
-const wordShape = { slab: '', cylinder: ' across', sphere: ' across' } as const;
-const wordHeldBack = (heldBack: number | undefined) =>
-	heldBack === undefined
-		? ''
-		: '; a larger climb at rest would be computed, and is not counted on: too cool inside is worse than a degree too many';
+const wordShape = { slab: '', cylinder: ' across', sphere: ' across', bird: '' } as const;
+const wordSafe = ({ raised, logs }: { readonly raised?: number | undefined; readonly logs?: number | undefined }) => {
+	const over = logs === undefined ? '' : `; ${logs < 20 ? logs.toFixed(1) : 'over 20'} log reductions over heat and rest`;
+	return raised === undefined ? over : `; ${plainCelsius(raised)} was asked for, which is not safe there${over}`;
+};
+const wordSize = (shape: Of<'roast'>['shape'], size: number) =>
+	shape === 'bird' ? `a bird of ${grams(size)}` : `${millimetres(size)}${wordShape[shape]}`;
 
 const series = 'conduction, exact series (Carslaw & Jaeger)';
-const roasting = `${series}, a film of air and radiation with a little evaporation`;
+const roasting =
+	'moist faces: water evaporates under a drying crust, by finite volumes, through heat and rest (Goñi & Salvadori; van der Sman)';
 const oneBody = 'one body heated, losing heat (Incropera & DeWitt)';
-const panModel =
-	'conduction by finite volumes (Crank–Nicolson), each face on the pan in its turn at a wet contact of 108 °C';
+const panModel = `${roasting}; each face on the metal in its turn`;
 
 const rows: Rows = {
 	boil: ({ litres, start, boil, altitude, burner }) => ({
@@ -99,14 +101,14 @@ const rows: Rows = {
 		model: 'heat of evaporation (Incropera & DeWitt), 15 % more for sugar and fat at the end (estimate)',
 		off: '± 15 %: the spoon decides'
 	}),
-	roast: ({ food, thickness, shape, start, oven, pull, peak, heldBack }, sigma) => ({
-		from: `${millimetres(thickness)}${wordShape[shape]} of ${food} from ${plainCelsius(start)} on average, ${wordOven(oven)}; off at ${plainCelsius(pull)}, and it climbs to ${plainCelsius(peak)} at rest${wordHeldBack(heldBack)}`,
+	roast: ({ food, thickness, shape, start, oven, pull, peak, ...safe }, sigma) => ({
+		from: `${wordSize(shape, thickness)}${shape === 'bird' ? '' : ` of ${food}`} from ${plainCelsius(start)} on average, ${wordOven(oven)}; off at ${plainCelsius(pull)}, and it climbs to ${plainCelsius(peak)} at rest${wordSafe(safe)}`,
 		model: roasting,
-		off: `${percent(sigma)} in time, ± 1.5 K in the climb: the probe decides`
+		off: `${percent(sigma)} in time, ± ${oven.setting > 200 ? 3 : 2} K in the climb: the probe decides`
 	}),
 	rest: ({ food, thickness, cover, room, after }) => ({
-		from: `${millimetres(thickness)} of ${food} ${cover}, room at ${plainCelsius(room)}: the core turns after ${Math.round(after / 60)} min`,
-		model: 'carryover: the exact second stage of conduction (Carslaw & Jaeger)',
+		from: `${food === 'poultry breast' && thickness > 0.3 ? `a bird of ${grams(thickness)}` : `${millimetres(thickness)} of ${food}`} ${cover}, room at ${plainCelsius(room)}: the core turns after ${Math.round(after / 60)} min`,
+		model: roasting,
 		off: '± 20 %'
 	}),
 	bake: ({ depth, start, oven, core, isSoftened }, sigma) => ({
@@ -119,8 +121,8 @@ const rows: Rows = {
 		model: roasting,
 		off: '± 15 %'
 	}),
-	pan: ({ food, thickness, start, every, pull, peak, heldBack }, sigma) => ({
-		from: `${millimetres(thickness)} of ${food} from ${plainCelsius(start)}, ${every > 0 ? `turned every ${Math.round(every)} s` : 'turned once'}; off at ${plainCelsius(pull)}, and it climbs to ${plainCelsius(peak)} at rest${wordHeldBack(heldBack)}`,
+	pan: ({ food, thickness, start, every, pull, peak, ...safe }, sigma) => ({
+		from: `${millimetres(thickness)} of ${food} from ${plainCelsius(start)}, ${every > 0 ? `turned every ${Math.round(every)} s` : 'turned once'}; off at ${plainCelsius(pull)}, and it climbs to ${plainCelsius(peak)} at rest${wordSafe(safe)}`,
 		model: panModel,
 		off: `${percent(sigma)}: the probe decides`
 	}),

@@ -2,7 +2,7 @@
 import type { HeldBy, Plan, PlannedStep, Taken } from '../model/plan';
 import type { Care } from '../model/time-facts';
 import { belowAdvised } from '../safety/rules';
-import { coreCelsius, plainCelsius } from './quantities';
+import { coreCelsius, millimetres, plainCelsius } from './quantities';
 import { panFats } from '../foods/fats';
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -28,11 +28,30 @@ export function wordCautions({ cautions, care }: Pick<PlannedStep, 'cautions' | 
 	return [...new Set([...cautions, ...care.map(wordCare)])];
 }
 
-function wordCare(care: Care): string {
-	if (care.kind === 'below-advised') return belowAdvised;
-	const smokes = `${capital(care.fat)} smokes from ${plainCelsius(care.from)}`;
-	if (care.how === 'ventilate') return `${smokes}: fan on, window open.`;
-	return `${smokes}, and the pan comes to ${plainCelsius(care.pan)}: put it in late, or take ${panFats[0]}.`;
+export function wordCare(care: Care): string {
+	switch (care.kind) {
+		case 'below-advised': {
+			const { what, whose, advised } = care;
+			const table = what === undefined || whose === undefined ? '' : ` (${plainCelsius(advised)} for ${what}: ${whose})`;
+			return belowAdvised.replace('heat:', `heat${table}:`);
+		}
+		case 'check-after-rest':
+			return `It comes off below ${plainCelsius(care.advised)}, and its rest makes that good: check after the rest, at least ${plainCelsius(care.advised)} in the thickest part, else back.`;
+		case 'start-too-warm':
+			return `${capital(care.what)} at ${plainCelsius(care.start)} is too warm to begin with: ${care.isRefused ? 'above' : 'from'} ${plainCelsius(care.limit)} its time out of the cold counts${care.isRefused ? ', and it is not to be used' : ''}.`;
+		case 'too-fierce':
+			return `The heat is too fierce for the size: it would come off at ${plainCelsius(care.pull)} for ${plainCelsius(care.goal)}. Take a lower one.`;
+		case 'pan-too-thick':
+			return `${millimetres(care.thickness)} is too thick for the pan alone: above ${millimetres(care.most)} the crust is past brown before the middle is warm. Sear, then the oven.`;
+		case 'soft-egg':
+			return 'Soft eggs are not for pregnant, very young, old or ill guests; local rules decide.';
+		case 'fat-smokes': {
+			const smokes = `${capital(care.fat)} smokes from ${plainCelsius(care.from)}`;
+			if (care.how === 'ventilate') return `${smokes}: fan on, window open.`;
+			const instead = care.fat === panFats[0] ? 'and open the window' : `or take ${panFats[0]}`;
+			return `${smokes}, and the pan comes to ${plainCelsius(care.pan)}: put it in late, ${instead}.`;
+		}
+	}
 }
 
 function wordTaken(taken: Taken, cooks: number): string {

@@ -88,7 +88,7 @@ describe('what holds a step', () => {
 				const mode = t.modes[answer.modes?.[t.id] ?? 0];
 				if (start === undefined || !mode) return [];
 				const end = start + mode.duration;
-				const uses = mode.uses.map((u) => ({
+				const uses = (mode.uses ?? []).map((u) => ({
 					resource: u.resource,
 					amount: u.amount,
 					from: u.from ?? 0,

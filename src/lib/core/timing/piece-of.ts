@@ -1,0 +1,41 @@
+// What roast, grill and pan have in common: a model's piece with the values of a part put in.
+import type { CrustKind } from '../heat/crusts';
+import type { Food } from '../heat/properties';
+import type { Circumstance, ModelOf, Value } from './computing';
+import type { Piece } from './pieces';
+
+type PieceModel = ModelOf<'roast'> | ModelOf<'rest'> | ModelOf<'pan'> | ModelOf<'pan-rest'>;
+
+/** What the face of a food is like in an oven, where a technique does not say. */
+const faces: Partial<Record<Food, CrustKind>> = { 'white fish': 'fish', salmon: 'fish' };
+
+function coverOf(rest: PieceModel['rest'], value: Value): Piece['rest'] {
+	if (rest === 'served') return 'served';
+	if (rest === undefined || rest === 'on a board') return 'bare';
+	if (rest === 'tented') return 'tented';
+	return value(rest) === 1 ? 'tented' : 'bare';
+}
+
+/** All of a piece but its size and where it is cooked. */
+export function commonOf(
+	model: PieceModel,
+	value: Value,
+	at: Circumstance
+): Omit<Piece, 'size' | 'shape' | 'where' | 'turns' | 'turnedAt'> {
+	const { seared } = model;
+	const ofSkin = seared?.of === 'skin' || (seared?.of === undefined && (seared?.skin ?? 0) > 0);
+	return {
+		food: model.food,
+		face: model.face ?? faces[model.food] ?? 'meat',
+		skin: model.skin ?? (ofSkin ? (model.food === 'duck breast' ? 'fat skin' : 'skin') : undefined),
+		bone: model.bone ?? 1,
+		start: value(model.start),
+		isTempered: model.tempered !== undefined && value(model.tempered) === 1,
+		goal: value(model.peak),
+		seared: seared && { seconds: seared.seconds, how: ofSkin ? 'skin' : 'faces' },
+		finish: model.finish && { ...model.finish, faces: model.finish.faces === 1 ? 1 : 2 },
+		rest: coverOf(model.rest, value),
+		room: at.room,
+		altitude: at.altitude
+	};
+}
