@@ -60,10 +60,10 @@ describe('whole pieces', () => {
 		expect(Math.abs(peak - 55.54)).toBeLessThan(0.1);
 		expect(Math.abs(after - 28.7)).toBeLessThan(0.7);
 		const hot = roast();
-		hot.run(4800, 10, { outer: onItsTray(220, true, 0.11) });
+		hot.run(4800, 5, { outer: onItsTray(220, true, 0.11) });
 		expect(Math.abs(hot.middle - 40.66)).toBeLessThan(0.1);
 		expect(Math.abs(hot.front - 87.97)).toBeLessThan(0.3);
-		expect(Math.abs(restOf(hot, rest, 10).end - 55.1)).toBeLessThan(0.1);
+		expect(Math.abs(restOf(hot, rest, 5).end - 55.1)).toBeLessThan(0.1);
 	});
 
 	test('a bird', () => {
@@ -81,11 +81,11 @@ describe('whole pieces', () => {
 		const steak = new MoistBody({ ...beef, size: 0.03, p: 0, outer: crust, inner: crust }, 5, place);
 		for (let i = 0; i < 16; i++) {
 			const [inner, outer] = i % 2 === 0 ? [onPan.fried, aboveTheFat] : [aboveTheFat, onPan.fried];
-			steak.run(45, 1.5, { inner, outer });
+			steak.run(45, 0.75, { inner, outer });
 		}
 		expect(Math.abs(steak.middle - 42.76)).toBeLessThan(0.15);
 		expect(Math.abs(steak.evaporated - 1.02)).toBeLessThan(0.03);
-		const { peak, after } = restOf(steak, { inner: atRest('bare', 21), outer: atRest('bare', 21) }, 1.5);
+		const { peak, after } = restOf(steak, { inner: atRest('bare', 21), outer: atRest('bare', 21) }, 0.75);
 		expect(Math.abs(peak - 51.65)).toBeLessThan(0.15);
 		expect(Math.abs(after - 5.1)).toBeLessThan(0.3);
 	});

@@ -195,11 +195,9 @@ export class MoistBody {
 		return this.T[this.first === 0 ? 0 : cells / 2]!;
 	}
 
-	/** The coldest node, °C: what safety looks at. */
-	get coldest(): number {
-		let least = Infinity;
-		for (const t of this.T) if (t < least) least = t;
-		return least;
+	/** Every third node from one end to the other, °C: what safety looks at. */
+	layers(): readonly number[] {
+		return Array.from({ length: cells / 3 + 1 }, (_, i) => this.T[3 * i]!);
 	}
 
 	/** Mean over the volume, °C. */

@@ -56,8 +56,18 @@ export interface Pulled {
 	/** Mean at the pull, °C; kg/m² evaporated from its faces until it is rested. */
 	readonly mean: number;
 	readonly evaporated: number;
-	/** The coldest node over the heat and the rest: seconds since the beginning, °C. */
-	readonly history: readonly { readonly seconds: number; readonly from: number; readonly to: number }[];
+	/** Layers from one face to the other in stretches: over all heat, and from the pull to the end of the longest rest. */
+	readonly history: Layers;
+	readonly resting: Layers;
+}
+
+/** A history for each layer of a piece. */
+export type Layers = readonly (readonly Stretch[])[];
+
+export interface Stretch {
+	readonly seconds: number;
+	readonly from: number;
+	readonly to: number;
 }
 
 const turnedOver = ({ outer, inner }: Surroundings): Surroundings => ({ outer: inner ?? outer, inner: outer });
@@ -67,10 +77,11 @@ const never: Omit<Pulled, 'pull' | 'peak'> = {
 	isFierce: false,
 	mean: NaN,
 	evaporated: 0,
-	history: []
+	history: [],
+	resting: []
 };
 
-/** Stretches of the coldest node are kept this long, seconds. */
+/** Stretches of a history are this long, seconds. */
 const stretch = 30;
 
 /** What follows the pull, from a state of the body. */
@@ -91,10 +102,10 @@ export function pulledOf(sequence: Sequence): Pulled {
 	const { body, before, heat, goal, deepest } = sequence;
 	const early = history(body);
 	for (const stage of before) passing(body, stage, early);
-	const began = early.at;
 	if (body.reading >= goal) {
-		const r = restFrom(sequence, undefined);
-		return { ...r, seconds: 0, isFierce: false, history: early.list };
+		const told = history(body);
+		const r = restFrom(sequence, told);
+		return { ...r, seconds: 0, isFierce: false, history: early.list, resting: told.list };
 	}
 	dress(body, heat.faces);
 	const run = heat.how.kind === 'once' ? runOnce(sequence, heat.how) : runOn(sequence, heat.how);
@@ -108,7 +119,7 @@ export function pulledOf(sequence: Sequence): Pulled {
 	let [below, above] = [goal - peakAt(low), goal - peakAt(high)];
 	if (below <= 0) {
 		found = low;
-		isFierce = low > 0 && below < -0.5;
+		isFierce = deepest > 0 && low > 0 && below < -0.5;
 	} else if (above > 0) found = high;
 	else {
 		for (let i = 0; i < 40 && high - low > 1; i++) {
@@ -133,7 +144,7 @@ export function pulledOf(sequence: Sequence): Pulled {
 		after: mix((r) => r.after),
 		evaporated: mix((r) => r.evaporated),
 		isFierce,
-		history: [...early.list, ...run.history(Math.round(found), began)]
+		...run.told(Math.round(found), early.list)
 	};
 }
 
@@ -144,33 +155,30 @@ interface Run {
 	/** The first state whose reading is at least this; the last, where none is above it. */
 	readonly firstFor: (reading: number) => number;
 	readonly lastFor: (reading: number) => number | undefined;
-	readonly history: (index: number, began: number) => Pulled['history'];
+	/** The layers on the way to a state, and after it. */
+	readonly told: (index: number, before: Layers) => Pick<Pulled, 'history' | 'resting'>;
 }
 
 function dress(body: MoistBody, faces: Faces | undefined): void {
 	if (faces) body.dress(faces);
 }
 
-/** Coldest node in stretches. */
+/** Layers in stretches. */
 function history(body: MoistBody) {
-	const list: { seconds: number; from: number; to: number }[] = [];
-	let [at, last] = [0, body.coldest];
+	let last = body.layers();
+	const list: Stretch[][] = last.map(() => []);
 	let open = 0;
 	return {
 		list,
-		get at() {
-			return at;
-		},
 		pass(seconds: number) {
-			at += seconds;
 			open += seconds;
 			if (open < stretch) return;
 			this.close();
 		},
 		close() {
 			if (open <= 0) return;
-			const now = body.coldest;
-			list.push({ seconds: open, from: last, to: now });
+			const now = body.layers();
+			for (const [i, to] of now.entries()) list[i]?.push({ seconds: open, from: last[i] ?? to, to });
 			[last, open] = [now, 0];
 		}
 	};
@@ -208,7 +216,7 @@ function restFrom({ body, after, rest, within: [least, most] }: Sequence, into: 
 		into?.pass(rest.step);
 		const now = body.reading;
 		if (now > peak) [peak, at, since] = [now, t, 0];
-		else if ((since += rest.step) > 60 && t >= least && now < peak - 0.02) break;
+		else if ((since += rest.step) > 60 && t >= least && !into && now < peak - 0.02) break;
 	}
 	into?.close();
 	return { pull, mean, peak, after: Math.min(most, Math.max(least, at)), evaporated: body.evaporated };
@@ -271,7 +279,7 @@ function runOn(sequence: Sequence, how: Exclude<Heat['how'], { kind: 'once' }>):
 		}),
 		firstFor: (reading) => first(reading) ?? states.count - 1,
 		lastFor: first,
-		history: (index) => {
+		told: (index, before) => {
 			states.load(body, 0);
 			dress(body, heat.faces);
 			const told = history(body);
@@ -281,8 +289,9 @@ function runOn(sequence: Sequence, how: Exclude<Heat['how'], { kind: 'once' }>):
 				told.pass(heat.step);
 			}
 			told.close();
-			restFrom(sequence, told);
-			return told.list;
+			const rested = history(body);
+			restFrom(sequence, rested);
+			return { history: told.list.map((l, i) => [...(before[i] ?? []), ...l]), resting: rested.list };
 		}
 	};
 }
@@ -344,7 +353,7 @@ function runOnce(sequence: Sequence, how: Extract<Heat['how'], { kind: 'once' }>
 		}),
 		firstFor: (reading) => leastFor(reading) ?? longest,
 		lastFor: () => most,
-		history: (length) => {
+		told: (length, before) => {
 			states.load(body, 0);
 			dress(body, heat.faces);
 			const told = history(body);
@@ -354,8 +363,9 @@ function runOnce(sequence: Sequence, how: Extract<Heat['how'], { kind: 'once' }>
 				told.pass(heat.step);
 			}
 			told.close();
-			restFrom(sequence, told);
-			return told.list;
+			const rested = history(body);
+			restFrom(sequence, rested);
+			return { history: told.list.map((l, i) => [...(before[i] ?? []), ...l]), resting: rested.list };
 		}
 	};
 }

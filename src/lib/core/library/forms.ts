@@ -193,6 +193,12 @@ export const prepares = (id: string, say: string, usual: number, people: number,
 	does(id, 'prep', say, about(usual, people), whole, { need: board, ...more });
 export const finishes = (id: string, say: string, usual: number, people: number, more: More = {}): Step =>
 	does(id, 'finish', say, about(usual, people), whole, { need: board, ...more });
+/** What its rest has to make good is looked at after the rest. */
+export const checks = (what: string, after = 'rest'): Step =>
+	does('check', 'check', `Probe the ${what} once more`, about(30), whole, {
+		after: [`${after}:60`],
+		sign: 'At least {peak} in the thickest part, else back into the heat.'
+	});
 /** Water from the tap to the boil: litres for each, and more. */
 export const boils = (id: string, what: string, litresEach: number, plus = 0, more: More = {}): Step =>
 	does(

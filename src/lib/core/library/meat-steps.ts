@@ -3,6 +3,7 @@ import type { Step, Technique } from '../model/technique';
 import type { TimeModel } from '../model/time-model';
 import {
 	burner,
+	checks,
 	computed,
 	degrees,
 	does,
@@ -23,9 +24,6 @@ import {
 	touches,
 	weight
 } from './forms';
-
-/** The FDA's advice for whole cuts, °C. */
-export const advised = 63;
 
 export const red = styles('beef, lamb, venison', 'medium rare');
 
@@ -85,27 +83,31 @@ export const rests = (what: string, after: string, time: TimeModel): Step =>
 export const slices = (what: string, after = 'rest', wait = 480): Step =>
 	handles('slice', `Slice the ${what}`, 'carve a portion', 1, { after: [`${after}:${wait}`] });
 
-export const roasted = (setting: number): TimeModel => ({
+/** A piece in the oven, seared before or after or not at all; and its rest from an oven, or a fire. */
+type Ways = Pick<Extract<TimeModel, { kind: 'roast' }>, 'seared' | 'finish' | 'fire'>;
+export const roasted = (setting: number, ways: Ways = {}): TimeModel => ({
 	kind: 'rest',
 	food,
 	thickness: mm,
 	start: from,
 	peak,
 	oven: setting,
-	rest: share('cover')
+	rest: share('cover'),
+	...ways
 });
 
 export const roasts = (
 	say: string,
 	settings: readonly number[],
 	after: readonly string[],
-	more: Partial<Step> = {}
+	more: Partial<Step> = {},
+	ways: Ways = {}
 ): Step => ({
 	...does(
 		'roast',
 		'cook',
 		say,
-		computed({ kind: 'roast', food, thickness: mm, start: from, peak, rest: share('cover'), advised }),
+		computed({ kind: 'roast', food, thickness: mm, start: from, peak, rest: share('cover'), ...ways }),
 		touches([
 			[0, 30, `${say}: onto the tray, into the oven`],
 			[1, 45, 'Probe the thickest: out at {pull}']
@@ -139,6 +141,14 @@ export const crusts = (id: string, what: string, after: readonly string[], pan =
 			sign: 'Brown to the rim on both faces.',
 			cautions: [smoke]
 		}
+	);
+
+/** With a look after the rest, before it is cut: where the rest has to make it safe. */
+export const checked = (steps: readonly Step[], what: string, cut: string): Step[] =>
+	steps.flatMap((s) =>
+		s.id !== cut
+			? [s]
+			: [checks(what), { ...s, after: s.after.map((a) => (a.step === 'rest' ? { ...a, step: 'check' } : a)) }]
 	);
 
 /** The steps of a piece of red meat for another kind of meat, by its name in the plural. */

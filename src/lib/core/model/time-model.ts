@@ -81,7 +81,11 @@ const crustKinds = Object.keys(crusts) as [CrustKind, ...CrustKind[]];
 
 /** A sear before, seconds a face: of its faces; of the skin, where there is one (or where it has a thickness, as of old). */
 const seared = z
-	.object({ seconds: z.number().positive(), skin: z.number().min(0).optional(), of: z.enum(['faces', 'skin']).optional() })
+	.object({
+		seconds: z.number().positive(),
+		skin: z.number().min(0).optional(),
+		of: z.enum(['faces', 'skin']).optional()
+	})
 	.optional();
 /** A piece from its first heat to the end of its rest; its steps name the same piece. */
 const piece = {
@@ -96,7 +100,9 @@ const piece = {
 	/** Longer by so much for its bone. */
 	bone: z.number().min(1).max(1.5).optional(),
 	/** A sear after it has come off and waited, seconds. */
-	finish: z.object({ seconds: z.number().positive(), wait: z.number().min(0), faces: z.int().min(1).max(2) }).optional(),
+	finish: z
+		.object({ seconds: z.number().positive(), wait: z.number().min(0), faces: z.int().min(1).max(2) })
+		.optional(),
 	/** What it lies under at rest: 1 is tented, where it is a number; served: it does not rest. */
 	rest: z.union([z.enum(['on a board', 'tented', 'served']), quantity]).optional()
 };

@@ -76,7 +76,15 @@ export function figuresOf(asked: Asked, techniques: ReadonlyMap<string, Techniqu
 		earliest: evening.earliest,
 		courses: [{ id: 'course', name: 'Course', service: evening.service }],
 		parts: [
-			{ id: 'part', name: technique.name, technique: held.id, course: 'course', settings: read.settings, tone: 0, ahead: 'evening' }
+			{
+				id: 'part',
+				name: technique.name,
+				technique: held.id,
+				course: 'course',
+				settings: read.settings,
+				tone: 0,
+				ahead: 'evening'
+			}
 		],
 		own: [],
 		links: []
@@ -104,19 +112,31 @@ function settingsOf(
 		const parameter = technique.parameters.find((p) => p.id === id);
 		if (!parameter && id === 'oven') {
 			if (typeof value !== 'number' || value < 30 || value > 350)
-				return { code: 'unknown', hard: true, say: `"oven" is a number from 30 to 350 °C, not ${JSON.stringify(value)}.` };
+				return {
+					code: 'unknown',
+					hard: true,
+					say: `"oven" is a number from 30 to 350 °C, not ${JSON.stringify(value)}.`
+				};
 			oven = value;
 			continue;
 		}
 		if (!parameter) {
 			const known = technique.parameters.map((p) => p.id).join(', ');
-			return { code: 'unknown', hard: true, say: `${technique.id} has no parameter "${id}": it has ${known || 'none'}.` };
+			return {
+				code: 'unknown',
+				hard: true,
+				say: `${technique.id} has no parameter "${id}": it has ${known || 'none'}.`
+			};
 		}
 		const number = valueIn(parameter, value);
 		if (number === undefined) {
 			const options = parameter.options?.map((o) => `"${o.say}"`).join(', ');
 			const range = `${parameter.least} to ${parameter.most}${options ? `, or ${options}` : ''}`;
-			return { code: 'unknown', hard: true, say: `"${id}" of ${technique.id} is ${range}, not ${JSON.stringify(value)}.` };
+			return {
+				code: 'unknown',
+				hard: true,
+				say: `"${id}" of ${technique.id} is ${range}, not ${JSON.stringify(value)}.`
+			};
 		}
 		settings[id] = number;
 	}
@@ -173,7 +193,9 @@ function figuresIn({ problem, trace }: Compiled): Figures {
 		cooking_min: round(minutes(usual(cooking))),
 		hands_min: round(minutes(hands)),
 		total_min: round(minutes(wholeOf(problem, trace, new Set(taken.map((t) => t.id))))),
-		...(pulled?.pull === undefined ? {} : { pull_c: round(pulled.pull), climb_k: round((pulled.peak ?? pulled.pull) - pulled.pull) }),
+		...(pulled?.pull === undefined
+			? {}
+			: { pull_c: round(pulled.pull), climb_k: round((pulled.peak ?? pulled.pull) - pulled.pull) }),
 		rest_min: round(minutes(usual(rest))),
 		batches: Math.max(1, ...counts.values()),
 		...(loss === undefined ? {} : { loss_pct: round(loss, 1) })

@@ -75,4 +75,3 @@ export function burnerOf(at: Circumstance): FactsOf<'boil'>['burner'] {
 	const { power, efficiency: share } = netPower(at);
 	return { power, fuel: at.fuel ?? 'induction', share, isMeasured: at.measured !== undefined };
 }
-

@@ -26,7 +26,7 @@ export function commonOf(
 	const ofSkin = seared?.of === 'skin' || (seared?.of === undefined && (seared?.skin ?? 0) > 0);
 	return {
 		food: model.food,
-		face: model.face ?? faces[model.food] ?? 'meat',
+		face: model.face ?? ('shape' in model && model.shape === 'bird' ? 'skin' : (faces[model.food] ?? 'meat')),
 		skin: model.skin ?? (ofSkin ? (model.food === 'duck breast' ? 'fat skin' : 'skin') : undefined),
 		bone: model.bone ?? 1,
 		start: value(model.start),

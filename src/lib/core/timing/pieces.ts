@@ -18,8 +18,8 @@ import {
 	underVault,
 	type Cover
 } from '../heat/surroundings';
-import { gatedLethality } from '../safety/lethality';
-import { advisedFor } from '../safety/advised';
+import { gatedLethality, type Organism } from '../safety/lethality';
+import { advisedFor, type Advised } from '../safety/advised';
 import type { Care } from '../model/time-facts';
 import { remembering } from './remembering';
 
@@ -33,6 +33,8 @@ const steps = { roast: 10, piece: 5, pan: 1.5 };
 const tempered = 9.5;
 /** A goal is raised for safety by so much at a time, and no further than to the advised heat, K. */
 const raise = 0.5;
+/** A whole bird has no less in its breast, °C (computed for 1 to 2.5 kg with the gate's margins). */
+const leastOfBird = 66;
 /** Length of a roast by its thickness: what its ends let in, as a body between cylinder and sphere. */
 const endsOf = 0.4 * (1 / 1.64) ** 4;
 
@@ -93,7 +95,7 @@ function restOf({ food, shape, size, rest }: Piece): readonly [number, number] {
 }
 
 function bodyOf(p: Piece): MoistSolid {
-	const { k, alpha } = foodProperties(p.food, (p.start + p.goal) / 2);
+	const { k, alpha } = foodProperties(p.food);
 	const material = { k, alpha: alpha / p.bone };
 	const outer = crusts[p.face];
 	switch (p.shape) {
@@ -134,7 +136,8 @@ function dripOf({ food, shape }: Piece, mean: number): number {
 }
 
 /** Both faces, or all round. */
-const round = (p: Piece, around: Around): Surroundings => (p.shape === 'slab' ? { outer: around, inner: around } : { outer: around });
+const round = (p: Piece, around: Around): Surroundings =>
+	p.shape === 'slab' ? { outer: around, inner: around } : { outer: around };
 
 /** What the faces are like while they sizzle. */
 function sizzling(p: Piece): Faces {
@@ -142,10 +145,14 @@ function sizzling(p: Piece): Faces {
 	return p.shape === 'slab' ? { outer: face, inner: p.skin ? crusts[p.skin] : face } : { outer: face };
 }
 
+/** A skin that was crisped below lies up in the oven. */
+const flipped = (p: Piece, { outer, inner = outer }: Surroundings): Surroundings =>
+	p.seared?.how === 'skin' ? { outer: inner, inner: outer } : { outer, inner };
+
 function ovenAround(p: Piece, { setting, hasFan }: Extract<Where, { kind: 'oven' }>): Surroundings {
 	switch (p.shape) {
 		case 'slab':
-			return { outer: inOven(setting, hasFan, p.size), inner: trayBelow(setting, hasFan, p.size) };
+			return flipped(p, { outer: inOven(setting, hasFan, p.size), inner: trayBelow(setting, hasFan, p.size) });
 		case 'bird':
 			return { outer: birdInOven(setting, hasFan) };
 		case 'cylinder':
@@ -164,7 +171,8 @@ function heatOf(p: Piece): Heat {
 	});
 	const turned = (down: Around, up: Around): Heat => {
 		// What cannot lie on two faces is rolled: every side has its turn.
-		if (p.shape !== 'slab') return { ...still({ outer: half(down, up) }, steps.pan, sizzling(p)), longest: longest.pan };
+		if (p.shape !== 'slab')
+			return { ...still({ outer: half(down, up) }, steps.pan, sizzling(p)), longest: longest.pan };
 		const around = { inner: down, outer: up };
 		const how =
 			p.turns > 0
@@ -242,7 +250,8 @@ function sequenceOf(p: Piece, goal: number): Sequence {
 		rest: { around: restful, step: p.shape === 'slab' ? 5 : 10, faces: restFaces },
 		within: restOf(p),
 		goal,
-		deepest
+		// What no rest makes safe has its heat when it comes off.
+		deepest: p.rest === 'served' && advisedFor(p.food)?.instead ? 0 : deepest
 	};
 }
 
@@ -250,11 +259,12 @@ function sequenceOf(p: Piece, goal: number): Sequence {
 export const cook: (piece: Piece) => Cooked = remembering((p: Piece): Cooked => {
 	const advised = advisedFor(p.food);
 	const instead = advised?.instead;
-	let goal = p.goal;
+	// A bird is read in the breast, and its joints lag behind.
+	let goal = p.shape === 'bird' && instead ? Math.max(p.goal, leastOfBird) : p.goal;
 	let found = pulledOf(sequenceOf(p, goal));
-	const logsOf = () => (instead ? gatedLethality(found.history, instead.organism) : undefined);
+	const logsOf = () => (instead && found.peak < advised.celsius ? leastLethality(found, instead.organism) : undefined);
 	let logs = logsOf();
-	while (advised && instead && logs !== undefined && logs < instead.logs && goal < advised.celsius && Number.isFinite(found.seconds)) {
+	while (advised && instead && logs !== undefined && logs < instead.logs && goal < advised.celsius) {
 		goal = Math.min(advised.celsius, goal + raise);
 		found = pulledOf(sequenceOf(p, goal));
 		logs = logsOf();
@@ -264,11 +274,19 @@ export const cook: (piece: Piece) => Cooked = remembering((p: Piece): Cooked => 
 	if (advised) {
 		const isLethal = logs !== undefined && instead !== undefined && logs >= instead.logs;
 		const { celsius, what, whose } = advised;
-		if (found.peak < celsius - 0.25 && !isLethal) care.push({ kind: 'below-advised', peak: found.peak, advised: celsius, what, whose });
-		if (instead && found.pull < celsius) care.push({ kind: 'check-after-rest', pull: found.pull, advised: Math.min(celsius, goal) });
+		if (found.peak < celsius - 0.25 && !isLethal)
+			care.push({ kind: 'below-advised', peak: found.peak, advised: celsius, what, whose });
+		if (instead && found.pull < celsius)
+			care.push({ kind: 'check-after-rest', pull: found.pull, advised: Math.min(celsius, goal) });
 		if (p.start > advised.warm[0]) {
 			const isRefused = p.start > advised.warm[1];
-			care.push({ kind: 'start-too-warm', start: p.start, limit: isRefused ? advised.warm[1] : advised.warm[0], what, isRefused });
+			care.push({
+				kind: 'start-too-warm',
+				start: p.start,
+				limit: isRefused ? advised.warm[1] : advised.warm[0],
+				what,
+				isRefused
+			});
 		}
 	}
 	if (found.isFierce) care.push({ kind: 'too-fierce', pull: found.pull, goal });
@@ -278,6 +296,7 @@ export const cook: (piece: Piece) => Cooked = remembering((p: Piece): Cooked => 
 	}
 	return {
 		...found,
+		after: Math.max(found.after, instead && logs !== undefined ? restFor(found, instead, restOf(p)) : 0),
 		loss: evaporated + dripOf(p, found.mean),
 		goal,
 		raised: goal > p.goal ? p.goal : undefined,
@@ -285,6 +304,29 @@ export const cook: (piece: Piece) => Cooked = remembering((p: Piece): Cooked => 
 		care
 	};
 });
+
+/** Log reductions of the layer that has least, over heat and rest. */
+const leastLethality = ({ history, resting }: Pulled, organism: Organism) =>
+	Math.min(...history.map((layer, i) => gatedLethality([...layer, ...(resting[i] ?? [])], organism)));
+
+/** Seconds of rest until heat and rest have made every layer safe, in stretches of the rest that is looked at. */
+function restFor(
+	{ history, resting }: Pulled,
+	{ organism, logs }: NonNullable<Advised['instead']>,
+	[, most]: readonly [number, number]
+): number {
+	const needed = history.map((layer, i) => {
+		let had = gatedLethality(layer, organism);
+		let at = 0;
+		for (const stretch of resting[i] ?? []) {
+			if (had >= logs) break;
+			had += gatedLethality([stretch], organism);
+			at += stretch.seconds;
+		}
+		return at;
+	});
+	return Math.min(most, Math.max(0, ...needed));
+}
 
 /** Above this the crust is past brown before the middle is warm, metres. */
 function thickestIn({ food, turns }: Piece): number {

@@ -39,7 +39,8 @@ const wordPace = (pace: number) =>
 const byHand = (sigma: number) => `${percent(sigma)}; your own records will correct it`;
 const wordShape = { slab: '', cylinder: ' across', sphere: ' across', bird: '' } as const;
 const wordSafe = ({ raised, logs }: { readonly raised?: number | undefined; readonly logs?: number | undefined }) => {
-	const over = logs === undefined ? '' : `; ${logs < 20 ? logs.toFixed(1) : 'over 20'} log reductions over heat and rest`;
+	const over =
+		logs === undefined ? '' : `; ${logs < 20 ? logs.toFixed(1) : 'over 20'} log reductions over heat and rest`;
 	return raised === undefined ? over : `; ${plainCelsius(raised)} was asked for, which is not safe there${over}`;
 };
 const wordSize = (shape: Of<'roast'>['shape'], size: number) =>

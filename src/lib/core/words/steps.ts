@@ -7,14 +7,15 @@ import { panFats } from '../foods/fats';
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** An author's text with the step's own figures: `{pull}` is the core at which it comes off. */
-export function wordFilled(text: string, { pull }: Pick<PlannedStep, 'pull'>): string {
-	return pull === undefined ? text : text.replaceAll('{pull}', coreCelsius(pull));
+/** An author's text with the step's own figures: `{pull}` is the core at which it comes off, `{peak}` what it climbs to. */
+export function wordFilled(text: string, { pull, peak }: Pick<PlannedStep, 'pull' | 'peak'>): string {
+	const pulled = pull === undefined ? text : text.replaceAll('{pull}', coreCelsius(pull));
+	return peak === undefined ? pulled : pulled.replaceAll('{peak}', coreCelsius(peak));
 }
 
 /** An author's text where there are no figures yet: in the library. */
 export const wordUnfilled = (text: string) => {
-	const said = text.replaceAll('{pull}', 'its pull temperature');
+	const said = text.replaceAll('{pull}', 'its pull temperature').replaceAll('{peak}', 'what is advised');
 	return said === text ? text : capital(said);
 };
 
@@ -32,7 +33,8 @@ export function wordCare(care: Care): string {
 	switch (care.kind) {
 		case 'below-advised': {
 			const { what, whose, advised } = care;
-			const table = what === undefined || whose === undefined ? '' : ` (${plainCelsius(advised)} for ${what}: ${whose})`;
+			const table =
+				what === undefined || whose === undefined ? '' : ` (${plainCelsius(advised)} for ${what}: ${whose})`;
 			return belowAdvised.replace('heat:', `heat${table}:`);
 		}
 		case 'check-after-rest':

@@ -7,6 +7,7 @@ export function wordWarning({ code, say, facts, care, batches }: Warning): strin
 	if (say !== undefined) return say;
 	if (facts) return wordIssue(facts);
 	if (care) return wordCare(care);
-	if (batches) return `“${batches.say}” goes in ${batches.count} batches: a larger vessel, or another one, would take more at once.`;
+	if (batches)
+		return `“${batches.say}” goes in ${batches.count} batches: a larger vessel, or another one, would take more at once.`;
 	return code;
 }

@@ -61,6 +61,7 @@ const duckBreast: Technique = {
 			kind: 'cook',
 			time: { shortest: 600, usual: 720, longest: 900, scale: [{ by: 'thickness', at: 30, exponent: 0.3 }] },
 			need: { kind: 'burner', leastPower: 1500 },
+			load: laid('pan', each(1), 0.16, 0.08, 'pieces'),
 			heat: 'from a cold pan, medium, then higher',
 			hands: touches([
 				[0, 45, 'Lay the breasts skin down in the cold pan'],
@@ -80,10 +81,10 @@ const duckBreast: Technique = {
 					kind: 'roast',
 					food: 'duck breast',
 					thickness: metres('thickness'),
-					start: degrees('start', 3),
+					start: degrees('start'),
+					tempered: 1,
 					peak: degrees('peak'),
-					seared: { seconds: 720, skin: 0.004 },
-					advised: 74
+					seared: { seconds: 720, of: 'skin' }
 				}
 			},
 			load: laid('tray', each(1), 0.16, 0.08, 'pieces'),
@@ -104,9 +105,10 @@ const duckBreast: Technique = {
 					kind: 'rest',
 					food: 'duck breast',
 					thickness: metres('thickness'),
-					start: degrees('start', 3),
+					start: degrees('start'),
+					tempered: 1,
 					peak: degrees('peak'),
-					seared: { seconds: 720, skin: 0.004 }
+					seared: { seconds: 720, of: 'skin' }
 				}
 			},
 			hands: none,

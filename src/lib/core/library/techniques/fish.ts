@@ -30,8 +30,6 @@ import { from, mm, peak } from './poultry';
 
 const flaking = styles('white fish', 'just flaking');
 
-const fishAdvised = 63;
-
 const fillet = [
 	{ ...thickness, least: 10, most: 45, usual: 22 },
 	flaking,
@@ -84,7 +82,9 @@ const fishPan: Technique = {
 				start: from,
 				peak,
 				turns: share('turns'),
-				advised: fishAdvised
+				turnedAt: 0.75,
+				skin: 'fish',
+				rest: 'served'
 			}),
 			touches([
 				[0, 45, 'Skin down, press each for ten seconds'],
@@ -119,7 +119,7 @@ const fishOven: Technique = {
 			'bake',
 			'cook',
 			'Bake the fillets',
-			computed({ kind: 'roast', food: 'white fish', thickness: mm, start: from, peak, advised: fishAdvised }),
+			computed({ kind: 'roast', food: 'white fish', thickness: mm, start: from, peak, rest: 'served' }),
 			touches([
 				[0, 30, 'Fillets onto an oiled tray'],
 				[1, 30, 'Probe the thickest: out at {pull}']
@@ -157,8 +157,7 @@ const fishSteamed: Technique = {
 				size: mm,
 				start: from,
 				core: peak,
-				in: 'steam',
-				advised: fishAdvised
+				in: 'steam'
 			}),
 			touches([
 				[0, 30, 'Fillets into the steam'],
@@ -194,8 +193,7 @@ const fishPoached: Technique = {
 				start: from,
 				core: peak,
 				in: 'water',
-				at: 75,
-				advised: fishAdvised
+				at: 75
 			}),
 			touches([
 				[0, 45, 'Fillets in, heat off the boil'],
@@ -222,7 +220,7 @@ const salmonSlow: Technique = {
 			'bake',
 			'cook',
 			'Bake the salmon, low',
-			computed({ kind: 'roast', food: 'salmon', thickness: mm, start: from, peak, advised: fishAdvised }),
+			computed({ kind: 'roast', food: 'salmon', thickness: mm, start: from, peak, rest: 'served' }),
 			touches([
 				[0, 30, 'Salmon into the low oven'],
 				[1, 30, 'Probe the thickest: out at {pull}']
@@ -250,7 +248,7 @@ const salmonGrill: Technique = {
 			'bake',
 			'cook',
 			'Grill the salmon',
-			computed({ kind: 'roast', food: 'salmon', thickness: mm, start: from, peak, advised: fishAdvised }),
+			computed({ kind: 'roast', food: 'salmon', thickness: mm, start: from, peak, turns: 0, rest: 'served' }),
 			touches([
 				[0, 30, 'Salmon onto the oiled grate'],
 				[0.6, 30, 'Turn the salmon'],
@@ -281,7 +279,7 @@ const prawns: Technique = {
 			'fry',
 			'cook',
 			'Sear the prawns on the griddle',
-			computed({ kind: 'pan', food: 'white fish', thickness: mm, start: from, peak: 60, turns: 45, advised: 63 }),
+			computed({ kind: 'pan', food: 'white fish', thickness: mm, start: from, peak: 60, turns: 45, rest: 'served' }),
 			touches([
 				[0, 45, 'Prawns onto the griddle'],
 				[0.5, 45, 'Turn the prawns'],

@@ -3,6 +3,7 @@ import type { Step, Technique } from '../../model/technique';
 import {
 	about,
 	boils,
+	checks,
 	burner,
 	butter,
 	computed,
@@ -12,6 +13,7 @@ import {
 	fat,
 	handles,
 	heats,
+	kilograms,
 	laid,
 	metres,
 	none,
@@ -39,8 +41,6 @@ export const from = degrees('start');
 export const peak = degrees('peak');
 
 const breast = styles('poultry breast', 'tender');
-
-const birdAdvised = 74;
 
 const bird = [{ ...thickness, usual: 32 }, breast, start, weight('Weight of one', 100, 180, 300)];
 
@@ -95,9 +95,8 @@ const chickenPan: Technique = {
 				thickness: mm,
 				start: from,
 				peak,
-				seared: { seconds: 480, skin: 0.002 },
-				rest: share('cover'),
-				advised: birdAdvised
+				seared: { seconds: 480, of: 'skin' },
+				rest: share('cover')
 			}),
 			touches([
 				[0, 30, 'Breasts into the oven, skin up'],
@@ -120,14 +119,15 @@ const chickenPan: Technique = {
 				thickness: mm,
 				start: from,
 				peak,
-				seared: { seconds: 480, skin: 0.002 },
+				seared: { seconds: 480, of: 'skin' },
 				oven: 180,
 				rest: share('cover')
 			}),
 			none,
 			{ after: ['roast:0'] }
 		),
-		carves('breasts', 'rest:480')
+		checks('breasts'),
+		carves('breasts', 'check:420')
 	],
 	vessels: vessels(['frying pan', 'sear', 'sear'], ['tray', 'roast', 'roast']),
 	plate: plated('slice', 5, 'seared meat')
@@ -161,8 +161,7 @@ const chickenPoached: Technique = {
 				start: from,
 				core: peak,
 				in: 'water',
-				at: 80,
-				advised: birdAdvised
+				at: 80
 			}),
 			touches([
 				[0, 30, 'Breasts in, heat down to a quiver'],
@@ -198,8 +197,7 @@ const chickenBath: Technique = {
 				start: from,
 				core: degrees('peak', -0.7),
 				in: 'bath',
-				at: peak,
-				advised: birdAdvised
+				at: peak
 			}),
 			touches([
 				[0, 30, 'Bags into the bath'],
@@ -252,11 +250,12 @@ const thighs: Technique = {
 			computed({
 				kind: 'roast',
 				food: 'poultry thigh',
+				face: 'skin',
+				bone: 1.1,
 				thickness: mm,
 				start: from,
 				peak,
-				rest: share('cover'),
-				advised: birdAdvised
+				rest: share('cover')
 			}),
 			touches([
 				[0, 30, 'Thighs into the oven, skin up'],
@@ -277,6 +276,8 @@ const thighs: Technique = {
 			computed({
 				kind: 'rest',
 				food: 'poultry thigh',
+				face: 'skin',
+				bone: 1.1,
 				thickness: mm,
 				start: from,
 				peak,
@@ -285,10 +286,11 @@ const thighs: Technique = {
 			}),
 			none,
 			{ after: ['roast:0'] }
-		)
+		),
+		checks('thighs')
 	],
-	vessels: vessels(['tray', 'roast', 'rest']),
-	plate: plated('rest', 4, 'roast')
+	vessels: vessels(['tray', 'roast', 'check']),
+	plate: plated('check', 4, 'roast')
 };
 
 const wholeBird: Technique = {
@@ -298,18 +300,20 @@ const wholeBird: Technique = {
 	makes: 'whole chicken',
 	words: ['chicken', 'poultry', 'bird'],
 	parameters: [
-		{ ...thickness, name: 'Thickness of the breast on the bone', least: 50, most: 110, usual: 75 },
-		{ ...breast, usual: 71 },
+		weight('The bird, ready for the oven', 1000, 1500, 2500),
+		{ ...breast, usual: 74, why: 'the breast at 74 leaves the leg at 80' },
 		start,
 		{ ...resting, usual: 1 }
 	],
 	ingredients: takes(
-		['whole chicken', 190, 'g', 'salt', 'm', { yields: 'whole chicken' }],
+		['whole chicken', { by: 'weight', times: 0.25, plus: 0 }, 'g', 'salt', 'm'],
 		salt('salt'),
 		butter('salt', 6)
 	),
 	steps: [
-		prepares('salt', 'Dry, tie and salt the bird', 300, 0.5, { cautions: [rawPoultry] }),
+		prepares('salt', 'Dry, tie and salt the bird', 300, 0.5, {
+			cautions: [rawPoultry, 'Never stuffed: what is inside would be the last to be safe.']
+		}),
 		does(
 			'roast',
 			'cook',
@@ -317,12 +321,11 @@ const wholeBird: Technique = {
 			computed({
 				kind: 'roast',
 				food: 'poultry breast',
-				shape: 'cylinder',
-				thickness: mm,
+				shape: 'bird',
+				thickness: kilograms('weight'),
 				start: from,
 				peak,
-				rest: share('cover'),
-				advised: birdAdvised
+				rest: share('cover')
 			}),
 			touches([
 				[0, 45, 'Bird into the oven, probe in the breast'],
@@ -338,8 +341,8 @@ const wholeBird: Technique = {
 			computed({
 				kind: 'rest',
 				food: 'poultry breast',
-				shape: 'cylinder',
-				thickness: mm,
+				shape: 'bird',
+				thickness: kilograms('weight'),
 				start: from,
 				peak,
 				oven: 180,
@@ -348,7 +351,8 @@ const wholeBird: Technique = {
 			none,
 			{ after: ['roast:0'] }
 		),
-		handles('carve', 'Carve the bird', 'carve a portion', 2, { after: ['rest:1200'] })
+		checks('bird'),
+		handles('carve', 'Carve the bird', 'carve a portion', 2, { after: ['check:1200'] })
 	],
 	vessels: vessels(['tray', 'roast', 'rest']),
 	plate: plated('carve', 6, 'roast')

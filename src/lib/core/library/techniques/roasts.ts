@@ -1,5 +1,7 @@
 // Racks, whole cuts and roasts, bacon, meatballs.
+import type { CrustKind } from '../../heat/crusts';
 import type { Step, Technique } from '../../model/technique';
+import type { TimeModel } from '../../model/time-model';
 import {
 	about,
 	burner,
@@ -30,7 +32,22 @@ import {
 	vessels,
 	weight
 } from '../forms';
-import { advised, food, from, mm, peak, red, rests, roasted, roasts, smoke, withMeat } from '../meat-steps';
+import { checked, food, from, mm, peak, red, rests, roasts, smoke, withMeat } from '../meat-steps';
+
+/** The eye of a rack, under its fat, on its bones. */
+const ofRack = (kind: 'roast' | 'rest'): TimeModel => ({
+	kind,
+	food,
+	shape: 'cylinder',
+	face: 'fat cap',
+	bone: 1.05,
+	thickness: mm,
+	start: from,
+	peak,
+	seared: { seconds: 90 },
+	oven: 180,
+	rest: share('cover')
+});
 
 const lambRack: Technique = {
 	id: 'lamb-rack',
@@ -78,9 +95,10 @@ const lambRack: Technique = {
 		),
 		prepares('coat', 'Brush with mustard, press on the herb crumbs', 180, 0.8, { after: ['sear:600'] }),
 		roasts('Roast the racks', [180, 170, 190, 200], ['coat:1200'], {
+			time: computed(ofRack('roast')),
 			load: laid('tray', each(0.5), 0.2, 0.12, 'pieces')
 		}),
-		rests('racks', 'roast', roasted(180)),
+		rests('racks', 'roast', ofRack('rest')),
 		handles('slice', 'Carve the racks between the bones', 'carve a portion', 1.5, { after: ['rest:600'] })
 	],
 	vessels: vessels(['frying pan', 'hot', 'sear'], ['tray', 'roast', 'roast']),
@@ -96,7 +114,8 @@ const long = (
 	parameters: Technique['parameters'],
 	words: string[],
 	settings: readonly number[],
-	isSeared: boolean
+	isSeared: boolean,
+	face?: CrustKind
 ): Technique => ({
 	id,
 	name,
@@ -136,11 +155,12 @@ const long = (
 				kind: 'roast',
 				food,
 				shape: 'cylinder',
+				...(face ? { face } : {}),
+				...(isSeared ? { seared: { seconds: 90 } } : {}),
 				thickness: mm,
 				start: from,
 				peak,
-				rest: share('cover'),
-				advised
+				rest: share('cover')
 			}),
 			touches([
 				[0, 45, 'Meat onto its tray, probe in the middle'],
@@ -157,6 +177,8 @@ const long = (
 				kind: 'rest',
 				food,
 				shape: 'cylinder',
+				...(face ? { face } : {}),
+				...(isSeared ? { seared: { seconds: 90 } } : {}),
 				thickness: mm,
 				start: from,
 				peak,
@@ -212,9 +234,13 @@ const loin = long(
 	],
 	['pork', 'joint'],
 	[160, 150, 170, 180],
-	false
+	false,
+	'fat cap'
 );
-const porkLoin: Technique = { ...loin, steps: withMeat(loin.steps, 'pork', ['', '']) };
+const porkLoin: Technique = {
+	...loin,
+	steps: checked(withMeat(loin.steps, 'pork', ['', '']), 'loin', 'slice')
+};
 
 const bacon = (id: string, name: string, about_: string, cook: Step, kit: Technique['vessels']): Technique => ({
 	id,
@@ -325,8 +351,7 @@ const meatballs: Technique = {
 				start: from,
 				core: 72,
 				in: 'water',
-				at: 92,
-				advised: 71
+				at: 92
 			}),
 			touches([
 				[0, 30, 'Sauce in, lid on'],
@@ -376,8 +401,7 @@ const coldBeef: Technique = {
 				thickness: mm,
 				start: from,
 				peak,
-				rest: share('cover'),
-				advised
+				rest: share('cover')
 			}),
 			touches([
 				[0, 30, 'Beef into the oven, probe in'],

@@ -26,7 +26,7 @@ import {
 	whole
 } from '../forms';
 import {
-	advised,
+	checked,
 	crusts,
 	food,
 	from,
@@ -57,8 +57,8 @@ const parameters = (...more: Technique['parameters']): Technique['parameters'] =
 
 const inPan = (seconds: TimeModel['kind'] & ('pan' | 'pan-rest')): TimeModel =>
 	seconds === 'pan'
-		? { kind: 'pan', food, thickness: mm, start: from, peak, turns: share('turns'), advised }
-		: { kind: 'pan-rest', food, thickness: mm, start: from, peak, turns: share('turns') };
+		? { kind: 'pan', food, thickness: mm, start: from, peak, tempered: share('temper'), turns: share('turns') }
+		: { kind: 'pan-rest', food, thickness: mm, start: from, peak, tempered: share('temper'), turns: share('turns') };
 
 const fries = (what: string, extra: Partial<Step> = {}): Step => ({
 	...does(
@@ -168,8 +168,8 @@ const steakOven: Technique = {
 		salts('steaks'),
 		heats('hot', 'the steaks', 230),
 		crusts('sear', 'steaks', ['hot:60', 'salt']),
-		roasts('Roast the steaks', [180, 160, 170, 190, 200], ['sear:120']),
-		rests('steaks', 'roast', roasted(180)),
+		roasts('Roast the steaks', [180, 160, 170, 190, 200], ['sear:120'], {}, { seared: { seconds: 75 } }),
+		rests('steaks', 'roast', roasted(180, { seared: { seconds: 75 } })),
 		slices('steaks')
 	],
 	vessels: vessels(['frying pan', 'hot', 'sear'], ['tray', 'roast', 'roast']),
@@ -187,7 +187,13 @@ const steakLow: Technique = {
 	ingredients: stocked('beef steak', 'beef steak', 'sear'),
 	steps: [
 		salts('steaks'),
-		roasts('Warm the steaks through, low', [110, 100, 120, 130], ['salt']),
+		roasts(
+			'Warm the steaks through, low',
+			[110, 100, 120, 130],
+			['salt'],
+			{},
+			{ finish: { seconds: 65, wait: 300, faces: 2 } }
+		),
 		does('wait', 'rest', 'Let the steaks settle', about(300), none, { after: ['roast:0'] }),
 		heats('hot', 'the steaks', 240),
 		crusts('sear', 'steaks', ['hot:60', 'wait:1500'], 240),
@@ -220,8 +226,7 @@ const steakBath: Technique = {
 				start: from,
 				core: degrees('peak', -0.7),
 				in: 'bath',
-				at: peak,
-				advised
+				at: peak
 			}),
 			touches([
 				[0, 30, 'Bags into the bath'],
@@ -242,6 +247,7 @@ const steakBath: Technique = {
 };
 
 const overFire = (
+	fire: 'grill' | 'wood oven',
 	id: string,
 	name: string,
 	need: Step['need'],
@@ -262,7 +268,7 @@ const overFire = (
 			'fry',
 			'cook',
 			what,
-			computed({ kind: 'roast', food, thickness: mm, start: from, peak, rest: share('cover'), advised }),
+			computed({ kind: 'roast', food, thickness: mm, start: from, peak, rest: share('cover') }),
 			touches([
 				[0, 45, 'Steaks onto the heat'],
 				[0.5, 30, 'Turn the steaks'],
@@ -275,7 +281,7 @@ const overFire = (
 				cautions: [caution]
 			}
 		),
-		rests('steaks', 'fry', roasted(280)),
+		rests('steaks', 'fry', roasted(fire === 'grill' ? 280 : 380, { fire })),
 		slices('steaks')
 	],
 	vessels: [],
@@ -283,6 +289,7 @@ const overFire = (
 });
 
 const steakGrill = overFire(
+	'grill',
 	'steak-grill',
 	'Steak, on the grill',
 	{ kind: 'grill' },
@@ -292,6 +299,7 @@ const steakGrill = overFire(
 );
 
 const steakFire = overFire(
+	'wood oven',
 	'steak-wood-oven',
 	'Steak, in the wood oven',
 	{ kind: 'wood oven' },
@@ -309,7 +317,7 @@ const chopThin: Technique = {
 	about: 'For chops to 25 mm.',
 	parameters: [{ ...thickness, usual: 22 }, styles('pork, veal', 'pink'), start, piece, tempering, turning, fat],
 	ingredients: stocked('pork chop', 'pork chop'),
-	steps: withMeat(steakPan.steps, 'pork', ['steaks', 'chops'])
+	steps: checked(withMeat(steakPan.steps, 'pork', ['steaks', 'chops']), 'chops', 'slice')
 };
 
 const chopThick: Technique = {
@@ -327,7 +335,7 @@ const chopThick: Technique = {
 		fat
 	],
 	ingredients: stocked('pork chop', 'pork chop', 'sear'),
-	steps: withMeat(steakOven.steps, 'pork', ['steaks', 'chops'])
+	steps: checked(withMeat(steakOven.steps, 'pork', ['steaks', 'chops']), 'chops', 'slice')
 };
 
 export const steaks: readonly Technique[] = [

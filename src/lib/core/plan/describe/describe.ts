@@ -66,7 +66,8 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 	});
 	const steps = happenings.map((h): PlannedStep => {
 		const { way, timed: t, step } = h;
-		const { mu, sigma, pull, peak, facts, care } = way.timing;
+		const { mu, sigma, pull, facts, care } = way.timing;
+		const peak = way.timing.peak ?? (step.kind === 'check' ? toCheck(happenings, h.part.id) : undefined);
 		const { shortest, longest } = spreadOf(way.timing);
 		const vessel = vesselOf.get(h.id);
 		return {
@@ -319,4 +320,13 @@ function takenBy(id: string, kitchen: Kitchen): Taken {
 	if (!station) return { kind: 'other', id };
 	const isOneOf = more.length > 0;
 	return { kind: 'station', station: isOneOf ? station.kind : station.name, isOneOf };
+}
+
+/** What a check after the rest wants to see, °C: the least that is safe, or what the part climbs to. */
+function toCheck(happenings: readonly Happening[], part: string): number | undefined {
+	const own = happenings.filter((h) => h.part.id === part);
+	const wanted = own.flatMap((h) =>
+		h.way.timing.care.flatMap((c) => (c.kind === 'check-after-rest' ? [c.advised] : []))
+	);
+	return wanted.at(-1) ?? own.findLast((h) => h.way.timing.peak !== undefined)?.way.timing.peak;
 }
