@@ -33,7 +33,7 @@ export const eggStyles = {
 	runny: { yolkEdge: 65, say: 'white firm, yolk runny' },
 	jammy: { yolkEdge: 68, say: 'white firm, yolk like jam' },
 	'soft-hard': { yolkEdge: 72, say: 'yolk set, still moist' },
-	hard: { yolkEdge: 78, say: 'hard' }
+	hard: { yolkEdge: 86, say: 'hard' }
 } as const;
 export type EggStyle = keyof typeof eggStyles;
 
@@ -104,6 +104,61 @@ export function eggTimeIn(mass: number, start: number, water: Face, yolkEdge: nu
 	return reached;
 }
 
+/** A pot of cold water with eggs in it, heated to the boil and left to stand, covered. */
+export interface ColdStart {
+	/** kg of one egg, its start °C, how many. */
+	readonly mass: number;
+	readonly start: number;
+	readonly count: number;
+	/** Net power, W; water, kg, and °C; the pot, J/K; room, °C. */
+	readonly power: number;
+	readonly water: number;
+	readonly tap: number;
+	readonly pot: number;
+	readonly room: number;
+	readonly boil: number;
+}
+
+/** Films in water that warms, and that stands; loss of the covered pot, W/K. */
+const coldStart = { warming: 600, standing: 400, loss: 1.4 };
+
+/**
+ * Seconds to the boil, and off the heat until the yolk's edge has a temperature: the eggs are a sink on the way up, and drink
+ * the heat of the water as it stands. `Infinity` where it does not come to that.
+ */
+export function coldStartTimes(
+	{ mass, start, count, power, water, tap, pot, room, boil }: ColdStart,
+	yolkEdge: number
+): { readonly heating: number; readonly standing: number } {
+	const { k, alpha } = eggBody;
+	const radius = eggRadius(mass);
+	const egg = new Conduction({ shape: 'sphere', L: radius, n: cells, isFull: false, k, alpha }, start);
+	const capacity = water * 4186 + pot;
+	const area = 4 * Math.PI * radius * radius * count;
+	let T = tap;
+	const advance = (h: number, heat: number) => {
+		egg.run({ seconds: step, step, outer: { h, tinf: T } });
+		const drunk = h * area * (T - (egg.T[cells] ?? T));
+		T = Math.min(boil, T + (step * (heat - coldStart.loss * (T - room) - drunk)) / capacity);
+	};
+	let heating = 0;
+	while (T < boil - 1e-9) {
+		advance(coldStart.warming, power);
+		heating += step;
+		if (heating > 7200) return { heating: Infinity, standing: Infinity };
+	}
+	let standing = 0;
+	while (egg.at(eggPlaces.yolkEdge) < yolkEdge) {
+		advance(coldStart.standing, 0);
+		standing += step;
+		if (standing > 7200) return { heating, standing: Infinity };
+	}
+	return { heating, standing };
+}
+
+/** A poached egg's time against its usual one, by how cold it slips in: from 5 °C 1. */
+export const poachedFrom = (start: number) => Math.log((83 - start) / 20) / Math.log(78 / 20);
+
 /** When each egg goes in, seconds before all are lifted at once, the longest first. */
 export function staggered(times: readonly { readonly id: string; readonly seconds: number }[]) {
 	return times.toSorted((a, b) => b.seconds - a.seconds).map(({ id, seconds }) => ({ id, dropBefore: seconds }));
@@ -128,6 +183,6 @@ export const eggWays = {
 	'omelette pale': { medium: 130, shortest: 45, usual: 60, longest: 80 },
 	'omelette brown': { medium: 170, shortest: 90, usual: 120, longest: 150 },
 	'baked in a cup': { medium: 165, shortest: 720, usual: 840, longest: 960 },
-	custard: { medium: 82, shortest: 1500, usual: 1800, longest: 2400 },
+	custard: { medium: 82, shortest: 840, usual: 930, longest: 1080 },
 	'fried coated': { medium: 175, shortest: 90, usual: 120, longest: 160 }
 } as const;

@@ -1,4 +1,5 @@
 // Vegetables soften by temperature and time: doses at the core, by size of the cut.
+import { Conduction } from './finite-volumes';
 import { Immersed, type Film, type Solid } from './body';
 import { foodProperties, type Food } from './properties';
 
@@ -46,16 +47,16 @@ export function dose(core: (seconds: number) => number, seconds: number, z = sof
 
 /** Below this no vegetable gets tender, °C: pectin holds. */
 const pectin = 85;
-/** Hottest that a moist inside gets, °C. */
+/** Hottest that a moist inside gets where nothing else is said, °C. */
 const wettest = 100;
 
 /** Seconds until a piece has a dose; `Infinity` where the surroundings stay below 85 °C. */
-function timeToDose(solid: Solid, food: Food, film: Film, start: number, wanted: number): number {
+function timeToDose(solid: Solid, food: Food, film: Film, start: number, wanted: number, hottest: number): number {
 	if (film.tinf < pectin || film.h === 0) return Infinity;
 	const { k, alpha } = foodProperties(food, (start + film.tinf) / 2);
 	const piece = new Immersed({ ...solid, k, alpha }, film, start);
 	// Moist inside, it does not get hotter than the water in it boils.
-	const core = (seconds: number) => Math.min(wettest, piece.temperature(seconds, 'centre'));
+	const core = (seconds: number) => Math.min(hottest, piece.temperature(seconds, 'centre'));
 	let [low, high] = [0, 60];
 	while (dose(core, high) < wanted) {
 		[low, high] = [high, 2 * high];
@@ -75,28 +76,39 @@ export function softeningTime(
 	solid: Solid,
 	film: Film,
 	start: number,
-	how: Softness | number = 'tender'
+	how: Softness | number = 'tender',
+	hottest = wettest
 ): number {
 	const { dose: needed, food } = tender[vegetable];
-	return timeToDose(solid, food, film, start, needed * (typeof how === 'number' ? how : softness[how]));
+	const wanted = needed * (typeof how === 'number' ? how : softness[how]);
+	return timeToDose(solid, food, film, start, wanted, hottest);
 }
 
-/** Share of its mass that a vegetable has shed when it is golden (USDA cooking yields; est. where they have no row). */
-const shedWhenGolden: Partial<Record<Food, number>> = { root: 0.25, squash: 0.2, potato: 0.2, 'sweet potato': 0.2 };
-const usualShed = 0.2;
-/** A kilogram cut to 25 mm sheds 8 to 12 g a minute at 200 °C; by the surface, and by what the air is above the boil (est.). */
-const shedding = { perSecond: 0.01 / 60, at: 200, size: 0.025, boil: 100 };
+/** Par-cooked: so deep under its face, metres, a piece has had its minutes at 100 °C; the middle stays firm. */
+const rim = { depth: 0.003, dose: 1 };
 
 /**
- * Seconds in an oven until a vegetable has shed so much that its rims are golden.
+ * Seconds in boiling water until the rim of a chunk is soft: finite volumes in a body between cylinder and sphere, as a cube
+ * is.
  *
- * @param size of the cut, metres
- * @param celsius of the oven; `Infinity` seconds at or below the boil
+ * @param size across, metres
+ * @param film W/(m² K) and °C of the water
  */
-export function goldenTime(vegetable: Vegetable, size: number, celsius: number): number {
-	const { perSecond, at, size: reference, boil } = shedding;
-	const drive = (celsius - boil) / (at - boil);
-	if (drive <= 0) return Infinity;
-	const shed = shedWhenGolden[tender[vegetable].food] ?? usualShed;
-	return (shed * size) / (reference * perSecond * drive);
+export function rimTime(vegetable: Vegetable, size: number, film: Film, start: number): number {
+	const { k, alpha } = foodProperties(tender[vegetable].food, (start + film.tinf) / 2);
+	const half = size / 2;
+	const piece = new Conduction({ shape: 'sphere', L: half, n: 40, isFull: false, k, alpha: alpha * cubeToBall }, start);
+	const place = Math.max(0, 1 - rim.depth / half);
+	let [had, reached] = [0, Infinity];
+	const step = 2;
+	piece.run({ seconds: 3600, step, outer: film }, (at) => {
+		had += (step / 60) * 10 ** ((piece.at(place) - 100) / softeningZ);
+		if (had < rim.dose) return 'on';
+		reached = at;
+		return 'stop';
+	});
+	return reached;
 }
+
+/** A cube warms as much more slowly than the ball within it as its corners weigh (est.). */
+const cubeToBall = 0.8;

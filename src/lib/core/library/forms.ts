@@ -15,15 +15,19 @@ type Time = Step['time'];
 export const whole: Hands = { kind: 'whole' };
 export const none: Hands = { kind: 'none' };
 
-/** Touches at shares of the step, as [share, seconds, words]; and one again and again, as [interval, seconds, words]. */
+/**
+ * Touches at shares of the step, as [share, seconds, words, seconds for each piece]; and one again and again, as [interval,
+ * seconds, words, seconds for each piece].
+ */
 export function touches(
-	at: readonly (readonly [share: number, seconds: number, say: string])[],
-	every?: readonly [interval: number, seconds: number, say: string]
+	at: readonly (readonly [share: number, seconds: number, say: string, each?: number])[],
+	every?: readonly [interval: Quantity, seconds: number, say: string, each?: number]
 ): Hands {
-	const list = at.map(([share, seconds, say]) => ({ share, seconds, say }));
+	const touch = (seconds: number, say: string, each?: number) => ({ seconds, say, ...(each ? { each } : {}) });
+	const list = at.map(([share, seconds, say, each]) => ({ share, ...touch(seconds, say, each) }));
 	if (!every) return { kind: 'touches', at: list };
-	const [interval, seconds, say] = every;
-	return { kind: 'touches', at: list, every: { interval, seconds, say } };
+	const [interval, seconds, say, each] = every;
+	return { kind: 'touches', at: list, every: { interval, ...touch(seconds, say, each) } };
 }
 
 /** How a part holds and fades once it is ready: seconds free, price of each second after, the longest, how to keep it. */
@@ -236,7 +240,7 @@ export const onBoard = board;
 
 /** Pieces on a tray or in a pan: so many for each, round, or length by width. */
 export const laid = (
-	on: 'tray' | 'pan',
+	on: Extract<Load, { sort: unknown }>['on'],
 	pieces: Quantity,
 	length: Quantity,
 	width: Quantity | undefined,

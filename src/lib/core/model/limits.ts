@@ -22,7 +22,7 @@ interface Timed {
 	};
 	readonly load?: object | undefined;
 	readonly need?: object | undefined;
-	readonly hands: { readonly kind: string; readonly every?: { readonly interval: number } | undefined };
+	readonly hands: { readonly kind: string; readonly every?: { readonly interval: Quantity } | undefined };
 }
 
 interface Range {
@@ -62,6 +62,8 @@ const ranges: Readonly<Record<string, Range>> = {
 	litres: volume,
 	pieces: number,
 	count: number,
+	together: number,
+	liquid: volume,
 	firm: factor,
 	turns: seconds,
 	'reduce from': mass,
@@ -135,7 +137,8 @@ function timesBeyond({ time, hands }: Timed, ends: Ends, path: Path): readonly I
 		issues.push({ code: 'shape', path: [...path, 'time'], detail });
 	}
 	if (hands.every && time.usual !== undefined) {
-		const touches = ((time.usual * most) / hands.every.interval) | 0;
+		const often = Math.min(...valuesOf(hands.every.interval, ends).filter((v) => v > 0));
+		const touches = ((time.usual * most) / often) | 0;
 		if (touches > mostTouches) {
 			const detail = `would call for hands ${touches} times; it must be at most ${mostTouches}: make the interval longer`;
 			issues.push({ code: 'shape', path: [...path, 'hands', 'every', 'interval'], detail });

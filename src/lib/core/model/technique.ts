@@ -76,7 +76,8 @@ export type Need = z.infer<typeof needSchema>;
 /** What lies on a tray or in a pan, or goes into a pot or the oil, at once: what does not fit is done in batches. */
 const loadSchema = z.discriminatedUnion('on', [
 	z.object({
-		on: z.enum(['tray', 'pan']),
+		/** On a tray, in a pan, on a griddle, on the grill; side by side in a pot of water, or of oil; in a steamer. */
+		on: z.enum(['tray', 'pan', 'griddle', 'grill', 'water', 'oil', 'steamer']),
 		pieces: quantitySchema,
 		/** Footprint of one piece, metres: round where it has no width. */
 		length: quantitySchema,
@@ -84,7 +85,13 @@ const loadSchema = z.discriminatedUnion('on', [
 		/** Cut small, or in single pieces: how full a tray may be and still brown. */
 		sort: z.enum(['vegetables', 'pieces'])
 	}),
-	z.object({ on: z.literal('pot'), kilograms: quantitySchema, start: quantitySchema }),
+	z.object({
+		on: z.literal('pot'),
+		kilograms: quantitySchema,
+		start: quantitySchema,
+		/** Litres of water for each kilogram at the least; absent: five. */
+		litres: z.number().min(0).max(20).optional()
+	}),
 	z.object({
 		on: z.literal('fryer'),
 		kilograms: quantitySchema,
@@ -93,7 +100,8 @@ const loadSchema = z.discriminatedUnion('on', [
 ]);
 export type Load = z.infer<typeof loadSchema>;
 
-const touch = { seconds: z.int().min(1).max(3600), say: nameSchema };
+/** Seconds, and so many more for each piece that is in at once. */
+const touch = { seconds: z.int().min(1).max(3600), say: nameSchema, each: z.number().min(0).max(600).optional() };
 const handsSchema = z.discriminatedUnion('kind', [
 	z.object({ kind: z.literal('whole') }),
 	z.object({ kind: z.literal('none') }),
@@ -102,7 +110,7 @@ const handsSchema = z.discriminatedUnion('kind', [
 		/** At a share of the step: 0 when it begins, 1 when it ends. */
 		at: z.array(z.object({ share: z.number().min(0).max(1), ...touch })),
 		/** And again and again in between. */
-		every: z.object({ interval: z.int().min(30), ...touch }).optional()
+		every: z.object({ interval: z.union([z.int().min(30), quantitySchema]), ...touch }).optional()
 	})
 ]);
 

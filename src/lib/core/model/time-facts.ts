@@ -46,6 +46,20 @@ export const timeFactsSchema = z.discriminatedUnion('kind', [
 		soft: number,
 		golden: number
 	}),
+	z.object({
+		kind: z.literal('simmer'),
+		vegetable: z.string(),
+		size: number,
+		kilograms: number,
+		litres: number,
+		heating: number,
+		soft: number,
+		boiling: number,
+		away: number,
+		level: number,
+		burner
+	}),
+	z.object({ kind: z.literal('starch'), seconds: number, boil: number, altitude: number, z: number }),
 	z.object({ kind: z.literal('immerse'), food: z.string(), size: number, start: number, core: number, medium }),
 	z.object({ kind: z.literal('reduce'), from: number, to: number, level: number, burner }),
 	z.object({
@@ -74,7 +88,9 @@ export const timeFactsSchema = z.discriminatedUnion('kind', [
 		start: number,
 		oven,
 		core: number,
-		isSoftened: z.boolean()
+		isSoftened: z.boolean(),
+		/** When its top is golden, seconds; 0: it need not be. */
+		top: number.optional()
 	}),
 	z.object({ kind: z.literal('temper'), thickness: number, start: number, room: number, core: number }),
 	z.object({

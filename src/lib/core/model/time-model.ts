@@ -132,7 +132,13 @@ const panned = {
 /** Metres for sizes, kilograms, litres, °C. */
 export const timeModelSchema = z.discriminatedUnion('kind', [
 	/** Water from the tap to the boil, covered. */
-	z.object({ kind: z.literal('boil'), litres: quantity, start: quantity }),
+	z.object({
+		kind: z.literal('boil'),
+		litres: quantity,
+		start: quantity,
+		/** Milk and what catches: over half of the heat, and no hotter a base than it bears. */
+		gently: z.boolean().optional()
+	}),
 	/** Knife work by the kilogram; by the piece. */
 	z.object({ kind: z.literal('knife'), task: z.enum(knifeTasks), kilograms: quantity }),
 	z.object({ kind: z.literal('pieces'), task: z.enum(pieceTasks), pieces: quantity }),
@@ -142,7 +148,9 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 		kilograms: quantity,
 		start: quantity,
 		style: z.union([z.enum(eggStyleNames), quantity]),
-		cold: z.boolean().optional()
+		cold: z.boolean().optional(),
+		/** Eggs in the pot: they cool its water. */
+		count: quantity.optional()
 	}),
 	/** Other ways with eggs, by mass; `firm` lengthens, 1 is as usual; so many one after the other. */
 	z.object({
@@ -150,7 +158,10 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 		way: z.enum(eggWayNames),
 		kilograms: quantity,
 		firm: quantity.optional(),
-		count: quantity.optional()
+		count: quantity.optional(),
+		/** How cold it goes in, °C; eggs that are stirred in one pan. */
+		start: quantity.optional(),
+		together: quantity.optional()
 	}),
 	/** In the oven until it will peak, at rest, at a core; perhaps seared through its skin before. */
 	z.object({
@@ -186,7 +197,9 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 		depth: quantity,
 		start: quantity,
 		core: z.number(),
-		dose: z.number().min(0).default(0)
+		dose: z.number().min(0).default(0),
+		/** Until its top is golden too. */
+		golden: z.boolean().optional()
 	}),
 	/** Out of the cold until the core has risen so far. */
 	z.object({
@@ -204,8 +217,30 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 		cut: z.enum(['stick', 'cube', 'round']),
 		size: quantity,
 		start: quantity,
-		in: z.enum(['water', 'steam', 'oil', 'place']).optional()
+		in: z.enum(['water', 'steam', 'oil', 'place']).optional(),
+		/** Water that its faces give off before they colour, kg/m²; absent: as the vegetable's usually do; 0: it is not browned. */
+		water: z.number().min(0).max(5).optional(),
+		/** Par-cooked: only its rim. */
+		rim: z.boolean().optional()
 	}),
+	/** In a little liquid, from cold: heated, softened, and so much of it boiled away. */
+	z.object({
+		kind: z.literal('simmer'),
+		vegetable: z.enum(vegetables),
+		how: z.union([z.enum(softnesses), quantity]),
+		cut: z.enum(['stick', 'cube', 'round']),
+		size: quantity,
+		start: quantity,
+		kilograms: quantity,
+		/** Litres of liquid; share of it that boils away; share of the burner's power. */
+		liquid: quantity,
+		away: z.number().min(0).max(1),
+		level: z.number().min(0.05).max(1),
+		/** Work at the end, seconds. */
+		besides: z.number().min(0)
+	}),
+	/** Grains, pasta, pulses: their minutes at sea level, slower by ten times for each so many K that water boils cooler. */
+	z.object({ kind: z.literal('starch'), seconds: quantity, z: z.number().min(20).max(200) }),
 	/** A crust: so many faces on a pan, a grill or a plate as hot as this. */
 	z.object({ kind: z.literal('crust'), pan: quantity, faces: z.number().int().min(1).max(6) }),
 	/** An empty pan to a temperature; so much oil in a pot, or in the fryer. */

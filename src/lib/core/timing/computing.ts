@@ -19,6 +19,8 @@ export interface Circumstance {
 	readonly setting?: number | undefined;
 	readonly hasFan?: boolean | undefined;
 	readonly fire?: 'grill' | 'wood oven' | undefined;
+	/** The strongest burner of the kitchen: what was heated elsewhere stood on it. */
+	readonly best?: { readonly power: number; readonly fuel: Fuel; readonly measured?: number | undefined } | undefined;
 	/** Metres above the sea; room, °C. */
 	readonly altitude: number;
 	readonly room: number;

@@ -26,11 +26,14 @@ const looks: Readonly<Record<TimeModel['kind'], 'burner' | 'oven' | 'nothing'>> 
 	crust: 'nothing',
 	'hot-pan': 'burner',
 	'hot-oil': 'burner',
-	reduce: 'burner'
+	reduce: 'burner',
+	simmer: 'burner',
+	starch: 'nothing'
 };
 
 /** What of its place a model looks at. */
 export function looksAt(model: TimeModel): 'burner' | 'oven' | 'nothing' {
+	if (model.kind === 'egg' && model.together !== undefined) return 'burner';
 	const isInPlace = (model.kind === 'soften' || model.kind === 'immerse') && model.in === 'place';
 	return isInPlace ? 'oven' : looks[model.kind];
 }

@@ -1,10 +1,13 @@
 // In hot air: roasting to a peak at rest, that rest, baking through, losing the chill of the fridge.
 import { Immersed, type Film } from '../heat/body';
 import { films } from '../heat/films';
-import { Conduction } from '../heat/finite-volumes';
 import { foodProperties, scatter, type Food } from '../heat/properties';
 import { softeningZ } from '../heat/softness';
-import { shortcutFilm, surfaceFilm, vapours, wetness, type Air } from '../heat/surface';
+import { shortcutFilm, vapours, wetness, type Air } from '../heat/surface';
+import { crusts } from '../heat/crusts';
+import { MoistBody, placeAt } from '../heat/moist';
+import { inDish } from '../heat/surroundings';
+import { remembering } from './remembering';
 import { boilingPoint } from '../heat/water';
 import { usualStation } from '../model/stations';
 import { commonOf } from './piece-of';
@@ -74,6 +77,52 @@ function pieceOf(model: ModelOf<'roast'> | ModelOf<'rest'>, value: Value, at: Ci
 	};
 }
 
+/** Cream moves between slices until it sets, egg and vegetables a little: conductivity so many times (est., fitted to usual times). */
+const moving = (food: Food) => (food === 'gratin' ? 2.5 : 1.3);
+/** The middle of a dish, as shares of its depth from the base: what has to be hot and soft. */
+const middle = [0.45, 0.65] as const;
+/** A top is golden when so much has dried off, kg/m², and some minutes later, seconds. */
+const goldenTop = { dried: 0.9, more: 300 };
+
+interface Dish {
+	readonly food: Food;
+	readonly depth: number;
+	readonly start: number;
+	readonly core: number;
+	readonly dose: number;
+	readonly isGolden: boolean;
+	readonly setting: number;
+	readonly hasFan: boolean;
+	readonly altitude: number;
+}
+
+/** Seconds until a filled dish is hot and soft in its middle, and golden where it shall be; and when its top is. */
+const bakedThrough = remembering(
+	({ food, depth, start, core, dose, isGolden, setting, hasFan, altitude }: Dish): { usual: number; top: number } => {
+		const { k, alpha } = foodProperties(food, (start + core) / 2);
+		const material = { k: k * moving(food), alpha: alpha * moving(food) };
+		const solid = { ...material, size: depth, p: 0, outer: crusts.baked, inner: crusts.liquid };
+		const dish = new MoistBody(solid, start, placeAt(altitude));
+		const around = inDish(setting, hasFan);
+		const [step, n] = [10, dish.T.length - 1];
+		const nodes = Array.from({ length: n + 1 }, (_, i) => i).filter((i) => i / n >= middle[0] && i / n <= middle[1]);
+		const had = nodes.map(() => 0);
+		let [inside, top] = [Infinity, Infinity];
+		dish.run(longestBake, step, around, (t) => {
+			let isDone = true;
+			nodes.forEach((node, i) => {
+				const T = dish.T[node] ?? 0;
+				had[i] = (had[i] ?? 0) + (step / 60) * 10 ** ((T - 100) / softeningZ);
+				if (T < core || (had[i] ?? 0) < dose) isDone = false;
+			});
+			if (isDone && inside === Infinity) inside = t;
+			if (dish.gone.outer >= goldenTop.dried && top === Infinity) top = t + goldenTop.more;
+			return inside < Infinity && (top < Infinity || !isGolden) ? 'stop' : 'on';
+		});
+		return { usual: isGolden ? Math.max(inside, top) : inside, top: isGolden ? top : 0 };
+	}
+);
+
 export const roasting: Computers<'roast' | 'rest' | 'bake' | 'temper'> = {
 	roast: (model, value, at) => {
 		const piece = pieceOf(model, value, at);
@@ -117,24 +166,18 @@ export const roasting: Computers<'roast' | 'rest' | 'bake' | 'temper'> = {
 			facts: { kind: 'rest', food: model.food, thickness: piece.size, cover, room: at.room, after }
 		};
 	},
-	bake: ({ food, depth, start, core, dose: needed }, value, at) => {
+	bake: ({ food, depth, start, core, dose: needed, golden = food === 'gratin' }, value, at) => {
 		const thickness = value(depth);
-		const { k, alpha } = foodProperties(food, (value(start) + core) / 2);
-		const dish = new Conduction({ shape: 'slab', L: thickness / 2, n: 10, isFull: false, k, alpha }, value(start));
-		const air = surfaceFilm({ ...ovenAir(at), vapour: vapours.moist });
-		const step = 120;
-		let [usual, had, before] = [Infinity, 0, value(start)];
-		dish.run({ seconds: longestBake, step, outer: air }, (t) => {
-			const now = dish.T[0] ?? 0;
-			const gained = (step / 60) * 10 ** (((before + now) / 2 - 100) / softeningZ);
-			had += gained;
-			if (now >= core && had >= needed) {
-				const late = Math.min((now - core) / Math.max(1e-9, now - before), needed > 0 ? (had - needed) / gained : 1);
-				usual = t - step * Math.min(1, late);
-				return 'stop';
-			}
-			before = now;
-			return 'on';
+		const { usual, top } = bakedThrough({
+			food,
+			depth: thickness,
+			start: value(start),
+			core,
+			dose: needed,
+			isGolden: golden,
+			setting: at.setting ?? usualOven,
+			hasFan: at.hasFan ?? false,
+			altitude: at.altitude
 		});
 		return {
 			usual,
@@ -145,7 +188,8 @@ export const roasting: Computers<'roast' | 'rest' | 'bake' | 'temper'> = {
 				start: value(start),
 				oven: ovenOf(at),
 				core,
-				isSoftened: needed > 0
+				isSoftened: needed > 0,
+				top
 			}
 		};
 	},

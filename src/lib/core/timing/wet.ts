@@ -1,10 +1,12 @@
 // In water, steam, oil and ice: boiling, softening, eggs, reducing, and anything until its core has a temperature.
 import { Immersed, type Film, type Solid } from '../heat/body';
-import { eggStyles, eggTime, eggTimeIn, eggWays } from '../heat/egg';
+import { coldStartTimes, eggStyles, eggTime, eggWays, poachedFrom } from '../heat/egg';
 import { films } from '../heat/films';
-import { scatter, type Food } from '../heat/properties';
-import { goldenTime, softeningTime, softness } from '../heat/softness';
-import { boilingPoint, boilOff, heatingTime, potLoss, reductionTime, steepedAt } from '../heat/water';
+import { goldLoss, goldTime, massPerArea, trayFilm, waterOf } from '../heat/gold';
+import { littleLiquid } from '../heat/little-liquid';
+import { foodProperties, scatter, type Food } from '../heat/properties';
+import { rimTime, softeningTime, softness, tender } from '../heat/softness';
+import { boilingPoint, boilOff, heatingTime, potLoss, reductionTime } from '../heat/water';
 import { usualSigma } from '../learn/spread';
 import type { Care } from '../model/time-facts';
 import type { media } from '../model/time-model';
@@ -26,13 +28,26 @@ const potHeat = 600;
 const panArea = 0.062;
 /** A sauce that would catch boils off no more than 8 g/(min dm²) (est.). */
 const mostBoilOff = (0.008 / 60) * 100 * panArea;
-/** Water for each egg that steeps, litres, and the loss of its lidded pot, W/K (est.). */
+/** Water for each egg that steeps, and once more, litres. */
 const steepLitres = 0.25;
-const steepLoss = 1.2;
+/** Water from the tap, °C. */
+const tapWater = 12;
+/** Milk that steams, °C: over half of the heat, and no more than so many W/m² of a saucepan's base (est.). */
+const steaming = 85;
+const gentle = { level: 0.5, most: 30_000, base: 0.0254 };
+/** A simmer is a little below the boil, K; loss of an open pan, W/K (est.). */
+const simmering = { below: 3, loss: 1.5 };
+/** A grate heats one side at a time: as good as this all round, W/(m² K). */
+const grateFilm = 20;
+/** Yolks of this edge are hard to their centre, °C; eggs that are set through by their way. */
+const hardYolk = 84;
+const setEggs: ReadonlySet<string> = new Set(['custard', 'fried turned', 'omelette brown']);
+/** Seconds of stirring before and after eggs begin to set. */
+const stirring = 60;
 /** How many eggs a steeping pot is taken to hold. */
 const steepEggs = 6;
 /** Wet food in oil meets the boil of its own water, °C. */
-const fryingFace = 105;
+const fryingFace = 98;
 /** A bath that nobody set, °C. */
 const usualBath = 60;
 
@@ -40,6 +55,13 @@ const usualBath = 60;
 const nameOfSoftness = (share: number) => Object.entries(softness).find(([, value]) => value === share)?.[0];
 
 type Medium = (typeof media)[number];
+
+const solidOf = (cut: 'stick' | 'cube' | 'round', d: number): Solid =>
+	cut === 'stick'
+		? { shape: 'cylinder', diameter: d }
+		: cut === 'cube'
+			? { shape: 'brick', sides: [d, d, d] }
+			: { shape: 'sphere', diameter: d };
 
 /** What food meets in a medium: the film, and the medium as a fact. */
 function mediumOf(
@@ -58,7 +80,7 @@ function mediumOf(
 			// A steamer's air is never all steam.
 			return of(films['steam with air'].h, boil - 3);
 		case 'oil':
-			return of(films['bubbling oil'].h, fryingFace);
+			return of(films['bubbling oil'].h * 0.8, fryingFace);
 		case 'ice':
 			return of(films['ice water'].h, 1);
 		case 'fridge':
@@ -86,11 +108,13 @@ function careOf(food: Food, core: number, start: number): readonly Care[] {
 	];
 }
 
-export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'reduce' | 'immerse'> = {
-	boil: ({ litres, start }, value, at) => {
+export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'simmer' | 'starch' | 'reduce' | 'immerse'> = {
+	boil: ({ litres, start, gently = false }, value, at) => {
 		const mass = value(litres);
-		const boil = boilingPoint(at.altitude);
-		const pot = { mass, pot: potHeat, ...netPower(at), loss: potLoss(mass, true), ambient: at.room };
+		const boil = gently ? steaming : boilingPoint(at.altitude);
+		const { power, efficiency: share } = netPower(at);
+		const arriving = gently ? Math.min(gentle.level * power * share, gentle.most * gentle.base) : power * share;
+		const pot = { mass, pot: potHeat, power: arriving, efficiency: 1, loss: potLoss(mass, true), ambient: at.room };
 		return {
 			usual: heatingTime(pot, value(start), boil),
 			sigma: at.measured === undefined ? usualSigma.clock : 0.03,
@@ -104,23 +128,33 @@ export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'reduce' 
 			}
 		};
 	},
-	'boiled-egg': ({ kilograms, start, style, cold = false }, value, at) => {
+	'boiled-egg': ({ kilograms, start, style, cold = false, count }, value, at) => {
 		const boil = boilingPoint(at.altitude);
 		const yolkEdge = typeof style === 'string' ? eggStyles[style].yolkEdge : value(style);
 		const mass = value(kilograms);
-		const pot = { mass: steepLitres * steepEggs, pot: potHeat, loss: steepLoss, ambient: at.room };
-		const steep = (_: number, seconds: number) => ({
-			h: films['still bath'].h * 10,
-			tinf: steepedAt(pot, boil, seconds)
-		});
-		// From cold water the egg has come up with it: about half way when it boils (est.).
-		const warmed = (value(start) + boil) / 2;
+		const eggs = count === undefined ? steepEggs : Math.max(1, value(count));
+		const burner = at.power === undefined && at.best ? { ...at, ...at.best } : at;
+		const { power, efficiency: share } = netPower(burner);
 		const usual = cold
-			? eggTimeIn(mass, Math.min(warmed, yolkEdge - 8), steep, yolkEdge)
+			? coldStartTimes(
+					{
+						mass,
+						start: value(start),
+						count: eggs,
+						power: power * share,
+						water: steepLitres * eggs + steepLitres,
+						tap: tapWater,
+						pot: potHeat,
+						room: at.room,
+						boil
+					},
+					yolkEdge
+				).standing
 			: eggTime(mass, value(start), boil, yolkEdge);
 		return {
 			usual,
 			sigma: cold ? 0.15 : 0.06,
+			care: yolkEdge < hardYolk ? [{ kind: 'soft-egg' }] : [],
 			facts: {
 				kind: 'boiled-egg',
 				kilograms: mass,
@@ -133,30 +167,50 @@ export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'reduce' 
 			}
 		};
 	},
-	egg: ({ way, kilograms, firm = 1, count = 1 }, value) => {
+	egg: ({ way, kilograms, firm = 1, count = 1, start, together }, value, at) => {
 		const turns = value(count);
 		const { usual, shortest, longest, medium } = eggWays[way];
+		const byStart = start !== undefined && way === 'poached' ? poachedFrom(value(start)) : 1;
+		const bySize = turns * usual * value(firm) * byStart * (value(kilograms) / 0.058) ** (2 / 3);
+		const { power, efficiency: share } = netPower(at);
+		// A pan of stirred eggs sets as fast as its burner heats it.
+		const heated =
+			together === undefined ? 0 : (value(together) * value(kilograms) * 3500 * 65) / (power * share * 0.4);
+		const seconds = together === undefined ? bySize : (stirring + heated) * value(firm);
 		return {
-			usual: turns * usual * value(firm) * (value(kilograms) / 0.058) ** (2 / 3),
+			usual: seconds,
 			sigma: Math.log(longest / shortest) / 2.563,
+			care: setEggs.has(way) ? [] : [{ kind: 'soft-egg' }],
 			facts: { kind: 'egg', way, kilograms: value(kilograms), medium, firm: value(firm), count: turns }
 		};
 	},
-	soften: ({ vegetable, how, cut, size, start, in: medium = 'water' }, value, at) => {
+	soften: ({ vegetable, how, cut, size, start, in: medium = 'water', water, rim = false }, value, at) => {
 		const d = value(size);
-		const solid: Solid =
-			cut === 'stick'
-				? { shape: 'cylinder', diameter: d }
-				: cut === 'cube'
-					? { shape: 'brick', sides: [d, d, d] }
-					: { shape: 'sphere', diameter: d };
+		const isOven = medium === 'place' && at.fire !== 'grill';
 		const { film, fact } = mediumOf(medium, at, undefined);
 		const wanted = typeof how === 'string' ? how : value(how);
-		const soft = softeningTime(vegetable, solid, film, value(start), wanted);
-		const golden = medium === 'place' && at.fire !== 'grill' ? goldenTime(vegetable, d, at.setting ?? usualOven) : 0;
+		const boil = boilingPoint(at.altitude);
+		const setting = at.setting ?? usualOven;
+		const around = isOven
+			? { h: 0.65 * trayFilm(setting, at.hasFan ?? false), tinf: setting }
+			: medium === 'place'
+				? { h: grateFilm, tinf: (setting + 80) / 2 }
+				: film;
+		const hottest = medium === 'place' ? (isOven ? boil - 3 : 98) : undefined;
+		const soft = rim
+			? rimTime(vegetable, d, film, value(start))
+			: softeningTime(vegetable, solidOf(cut, d), around, value(start), wanted, hottest);
+		const { food } = tender[vegetable];
+		const { rho, c } = foodProperties(food);
+		const mass = massPerArea(rho, d, cut);
+		const wet = water ?? waterOf(vegetable);
+		const golden = isOven
+			? goldTime({ mass, c, start: value(start), water: wet, celsius: setting, hasFan: at.hasFan ?? false })
+			: 0;
 		return {
 			usual: Math.max(soft, golden),
-			sigma: sigmaOf.vegetables / 1.28,
+			sigma: medium === 'place' ? 0.25 / 1.28 : sigmaOf.vegetables / 1.28,
+			...(isOven ? { loss: goldLoss(vegetable, mass, wet) } : {}),
 			facts: {
 				kind: 'soften',
 				vegetable,
@@ -167,6 +221,54 @@ export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'reduce' 
 				soft,
 				golden
 			}
+		};
+	},
+	simmer: ({ vegetable, how, cut, size, start, kilograms, liquid, away, level, besides }, value, at) => {
+		const boil = boilingPoint(at.altitude);
+		const { power, efficiency: share } = netPower(at);
+		const [d, food, litres] = [value(size), value(kilograms), value(liquid)];
+		const { c } = foodProperties(tender[vegetable].food);
+		const { heating, boiling } = littleLiquid({
+			food,
+			c,
+			liquid: litres,
+			vessel: potHeat,
+			power: power * share * level,
+			loss: simmering.loss,
+			room: at.room,
+			start: value(start),
+			boil,
+			away: away * litres,
+			fastest: mostBoilOff
+		});
+		const film = { h: films.simmer.h, tinf: boil - simmering.below };
+		const wanted = typeof how === 'string' ? how : value(how);
+		const soft = softeningTime(vegetable, solidOf(cut, d), film, value(start), wanted);
+		return {
+			// What is covered softens first, and boils down at the end.
+			usual: heating + (away === 1 ? Math.max(soft, boiling) : soft + boiling) + besides,
+			sigma: sigmaOf.vegetables / 1.28,
+			facts: {
+				kind: 'simmer',
+				vegetable,
+				size: d,
+				kilograms: food,
+				litres,
+				heating,
+				soft,
+				boiling,
+				away,
+				level,
+				burner: burnerOf(at)
+			}
+		};
+	},
+	starch: ({ seconds, z }, value, at) => {
+		const boil = boilingPoint(at.altitude);
+		return {
+			usual: value(seconds) * 10 ** ((100 - boil) / z),
+			sigma: 0.15,
+			facts: { kind: 'starch', seconds: value(seconds), boil, altitude: at.altitude, z }
 		};
 	},
 	immerse: (model, value, at) => {

@@ -13,6 +13,8 @@ export function wordLoad({ limit, most, by }: Batches): string {
 			return by === 'heat'
 				? `${pieces(most)} at a time is all that the strongest burner keeps at 180 °C: more would stew.`
 				: `${pieces(most)} at a time fill the pan as far as it still browns.`;
+		case 'layer':
+			return `${pieces(most)} at a time lie in one layer: ${Math.round(limit.area * 10_000)} cm², ${Math.round(100 * limit.full)} % full at the most.`;
 		case 'pot':
 			return by === 'heat'
 				? `${most.toFixed(1)} kg drop the boil by ${limit.drop} K; more would stew before it boils again.`
@@ -35,6 +37,8 @@ export function wordBatches({ limit, whole, most, by, batches }: Batches): strin
 		}
 		case 'pan':
 			return `${whole} pieces, ${pieces(most)} at a time: ${batches} batches. A wider pan${by === 'heat' ? ' on a stronger burner' : ''}, or the oven, would do them at once.`;
+		case 'layer':
+			return `${whole} pieces, ${pieces(most)} at a time: ${batches} batches. A larger vessel or another way would do them at once.`;
 		case 'pot':
 			return `${whole.toFixed(1)} kg go in ${batches} batches. A larger pot would do it at once.`;
 		case 'fryer':

@@ -112,9 +112,19 @@ const rows: Rows = {
 		model: roasting,
 		off: '± 20 %'
 	}),
-	bake: ({ depth, start, oven, core, isSoftened }, sigma) => ({
-		from: `${millimetres(depth)} deep from ${plainCelsius(start)}, ${wordOven(oven)}, until the middle has ${plainCelsius(core)}${isSoftened ? ', and it has softened there' : ''}`,
-		model: 'conduction by finite volumes (Crank–Nicolson), a wet surface in moist air',
+	simmer: ({ vegetable, size, kilograms, litres, heating, soft, boiling, away, level, burner }) => ({
+		from: `${grams(kilograms)} of ${vegetable}, ${millimetres(size)}, in ${litres.toFixed(2)} l at ${Math.round(100 * level)} % of ${wordBurner(burner)}: to the boil ${Math.round(heating / 60)} min, soft ${Math.round(soft / 60)} min, ${Math.round(100 * away)} % boiled away ${Math.round(boiling / 60)} min`,
+		model: `${oneBody}; softening ten times as fast with each 23 K (Rao & Lund); heat of evaporation`,
+		off: '± 30 %: the fork and the spoon decide'
+	}),
+	starch: ({ seconds, boil, altitude, z }) => ({
+		from: `${Math.round(seconds / 60)} min in water at 100 °C; here it boils at ${boil.toFixed(1)} °C (${altitude} m)`,
+		model: `the packet’s minutes, ten times as slow with each ${z} K less (estimate)`,
+		off: '± 20 %: a bite decides'
+	}),
+	bake: ({ depth, start, oven, core, isSoftened, top = 0 }, sigma) => ({
+		from: `${millimetres(depth)} deep from ${plainCelsius(start)}, ${wordOven(oven)}, until the middle has ${plainCelsius(core)}${isSoftened ? ', and it has softened there' : ''}${top > 0 ? `; its top is golden after ${Math.round(top / 60)} min` : ''}`,
+		model: `${roasting}; cream and egg move the heat inside (estimate)`,
 		off: `${percent(sigma)}: the knife decides`
 	}),
 	temper: ({ thickness, start, room, core }) => ({

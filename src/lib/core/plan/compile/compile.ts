@@ -6,9 +6,10 @@ import type { Step, Technique } from '../../model/technique';
 import { hour, minute } from '../../units/time';
 import type { Problem } from '../problem';
 import { dutyOf, handsFor, handsOf, type Manning } from './crew';
+import type { Circumstance } from '../../timing/computing';
 import { timingOf, usualOf, type Timing } from '../../timing/timing';
 import { valuesFor } from '../../timing/values';
-import { handUses, type HandUse } from './hands';
+import { countedHands, handUses, type HandUse } from './hands';
 import { mostBatches } from './load';
 import { placesFor, resourcesOf, roomOf, wantedOf, type Place } from './places';
 import { alternativesOf, type Portion, type Work } from './portions';
@@ -222,7 +223,8 @@ function cook(
 	const lacking = (step: Step, need: Wanted) => {
 		issues.push({ code: 'missing-station', path, part: p.part.name, step: step.say, need });
 	};
-	for (const work of p.works) {
+	for (const planned of p.works) {
+		const work = settled(planned, p);
 		if (work.batches > mostBatches) {
 			const what = `batches of “${work.step.say}” (${p.part.name})`;
 			if (!issues.some((i) => i.code === 'too-many'))
@@ -246,6 +248,12 @@ function cook(
 	return issues.length > 0 ? { ok: false, issues } : { ok: true, value: steps };
 }
 
+/** A work with the numbers of its hands put in. */
+function settled(work: Work, { part, technique }: Portion): Work {
+	const of = valuesFor(technique, part.settings, work.covers);
+	return { ...work, step: { ...work.step, hands: countedHands(work.step.hands, of, work.pieces) } };
+}
+
 function roundUp(seconds: number): number {
 	return Math.max(grid, Math.ceil(seconds / grid) * grid);
 }
@@ -267,6 +275,7 @@ function waysOf(work: Work, { part, technique }: Portion, kitchen: Kitchen, mann
 	const { need: asked, load } = work.step;
 	const need = asked && load && 'racks' in asked ? { ...asked, racks: vessels } : asked;
 	const step: Step = need ? { ...work.step, need } : work.step;
+	const best = strongestBurner(kitchen);
 	const known = new Map<string, Timing>();
 	const timingAt = (place: Place | undefined, pace: number): Timing => {
 		const looks = model ? looksAt(model) : 'everything';
@@ -276,7 +285,7 @@ function waysOf(work: Work, { part, technique }: Portion, kitchen: Kitchen, mann
 			nothing: '',
 			everything: `${place?.resource ?? ''} ${place?.setting ?? ''}`
 		}[looks];
-		const at = { ...place, altitude: kitchen.altitude, room: roomOf(kitchen), pace };
+		const at = { ...place, best, altitude: kitchen.altitude, room: roomOf(kitchen), pace };
 		const timing = known.get(`${key} ${pace}`) ?? timingOf(step, of, at, factor);
 		known.set(`${key} ${pace}`, timing);
 		return timing;
@@ -284,11 +293,24 @@ function waysOf(work: Work, { part, technique }: Portion, kitchen: Kitchen, mann
 	const places = need ? placesFor(need, kitchen, (q) => valueOf(q, of)) : [undefined];
 	return handsFor(step, kitchen, manning).flatMap(({ pace, also }) =>
 		places.map((place): Way => {
-			const timing = timingAt(place, pace);
+			const timing = atLeast(timingAt(place, pace), step);
 			const length = Number.isFinite(timing.mu) ? lengthOf(timing) : grid;
 			return { place, timing, hands: handUses(step, length, grid), crew: also };
 		})
 	);
+}
+
+/** Touches that outlast their step lengthen it. */
+function atLeast(timing: Timing, { hands }: Step): Timing {
+	if (hands.kind !== 'touches') return timing;
+	const touched = hands.at.reduce((sum, { seconds }) => sum + Math.ceil(seconds / grid) * grid, 0);
+	return usualOf(timing) >= touched ? timing : { ...timing, mu: Math.log(touched) };
+}
+
+/** The burner that heats most. */
+function strongestBurner(kitchen: Kitchen): Circumstance['best'] {
+	const burners = kitchen.stations.flatMap((s) => (s.kind === 'burner' ? [s] : []));
+	return burners.reduce<(typeof burners)[number] | undefined>((a, b) => (a && a.power >= b.power ? a : b), undefined);
 }
 
 /** The usual length of a step on the grid, seconds. */

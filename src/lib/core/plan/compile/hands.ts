@@ -1,5 +1,6 @@
 // When, within a step of a given length, hands are wanted.
 import type { Step } from '../../model/technique';
+import { valueOf } from '../../timing/model-times';
 
 /** A stretch of hands within a step, seconds from its start. */
 export interface HandUse {
@@ -8,6 +9,27 @@ export interface HandUse {
 	readonly say: string;
 	readonly whole: boolean;
 }
+
+/**
+ * A step's hands with their numbers put in: touches that grow with the pieces that are in at once; those again and again as
+ * often as a parameter says, or not at all. What is done again and again is not said once more in between.
+ */
+export function countedHands(hands: Step['hands'], of: (id: string) => number, pieces: number): Step['hands'] {
+	if (hands.kind !== 'touches') return hands;
+	const counted = <T extends { readonly seconds: number; readonly each?: number | undefined }>(touch: T) => ({
+		...touch,
+		seconds: Math.min(3600, Math.round(touch.seconds + (touch.each ?? 0) * pieces)),
+		each: undefined
+	});
+	const { every } = hands;
+	const interval = every && valueOf(every.interval, of);
+	const isAgain = every !== undefined && interval !== undefined && interval >= least;
+	const at = hands.at.filter((t) => !isAgain || t.say !== every.say).map(counted);
+	return { kind: 'touches', at, ...(isAgain ? { every: { ...counted(every), interval: Math.round(interval) } } : {}) };
+}
+
+/** Nothing is done more often than this, seconds. */
+const least = 30;
 
 /** A repeated touch keeps this far from any other touch, seconds. */
 const apart = 60;
@@ -32,15 +54,16 @@ export function handUses(step: Step, duration: number, grid: number): readonly H
 				const from = Math.round((share * (duration - long)) / grid) * grid;
 				return { from, to: from + long, say, whole: false };
 			});
-			if (hands.every) {
+			if (hands.every && typeof hands.every.interval === 'number') {
 				const { interval, seconds, say } = hands.every;
 				const long = length(seconds);
+				const clear = Math.min(apart, Math.max(grid, interval - long));
 				for (
 					let from = Math.ceil(interval / grid) * grid;
 					from + long < duration;
 					from += Math.ceil(interval / grid) * grid
 				) {
-					const isClear = uses.every((u) => from >= u.to + apart || from + long + apart <= u.from);
+					const isClear = uses.every((u) => from >= u.to + clear || from + long + clear <= u.from);
 					if (isClear) uses.push({ from, to: from + long, say, whole: false });
 				}
 			}

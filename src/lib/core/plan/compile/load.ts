@@ -49,6 +49,8 @@ type LoadLimit =
 			readonly racks: number;
 	  }
 	| { readonly kind: 'pan' }
+	/** One layer on a griddle, a grill, in a pot or a basket: m² of it, as full as this. */
+	| { readonly kind: 'layer'; readonly area: number; readonly full: number }
 	/** Litres of water, and how far its boil may drop, K. */
 	| { readonly kind: 'pot'; readonly litres: number; readonly drop: number }
 	| { readonly kind: 'fryer'; readonly litres: number };
@@ -59,6 +61,10 @@ export const mostBatches = 60;
 const mostDrop = 12;
 /** Litres of water to a kilogram of food at the least (est.). */
 const litresPerKilogram = 5;
+/** Most oil in a pot, as a share of what it holds. */
+const oilFull = 0.5;
+/** Fullest pot, as a share of what it holds. */
+const potFull = 0.8;
 /** kg of food to a litre of oil, by room (est.). */
 const perLitreOil = 0.12;
 /** Burner that a pan or pot stands on where none is named, W. */
@@ -90,6 +96,12 @@ export function batchesOf(step: Step, of: (id: string) => number, kitchen: Kitch
 			return onTrays(load, of, kitchen);
 		case 'pan':
 			return inPans(load, of, kitchen);
+		case 'griddle':
+		case 'grill':
+		case 'water':
+		case 'oil':
+		case 'steamer':
+			return inOneLayer(load, of, kitchen);
 		case 'pot':
 			return inPot(load, of, kitchen);
 		case 'fryer':
@@ -184,11 +196,51 @@ function inPans(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batch
 	};
 }
 
+/** A griddle, and a place of a grill, where nobody measured them, m². */
+const usualFace = { griddle: 0.12, grill: 0.15 } as const;
+/** How full one layer may be: by what it lies on or swims in. */
+const layerFull = { water: 1, oil: 0.7, steamer: 0.8 } as const;
+
+/** Pieces side by side on hot metal, in water, in oil, in steam. */
+function inOneLayer(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+	const whole = Math.ceil(valueOf(load.pieces, of) - 1e-9);
+	const piece = pieceOf(load, of);
+	const vessel = vesselOfLayer(load.on, kitchen);
+	const area = load.on === 'griddle' || load.on === 'grill' ? usualFace[load.on] : vessel?.area;
+	if (area === undefined) return undefined;
+	const full =
+		load.on === 'water' || load.on === 'oil' || load.on === 'steamer' ? layerFull[load.on] : fullest[load.sort];
+	const footprint = footprintArea(piece);
+	const most = Math.max(1, Math.floor((full * area) / footprint + 1e-9));
+	const batches = Math.max(1, Math.ceil(whole / most));
+	return {
+		on: load.on,
+		whole,
+		most,
+		unit: 'pieces',
+		batches,
+		vessels: 1,
+		coverage: (Math.ceil(whole / batches) * footprint) / area,
+		by: 'room',
+		factor: 1,
+		piece,
+		...(vessel ? { vessel } : {}),
+		limit: { kind: 'layer', area, full }
+	};
+}
+
+function vesselOfLayer(on: Laid['on'], kitchen: Kitchen) {
+	if (on === 'steamer') return biggest(kitchen, 'steamer basket');
+	return on === 'water' || on === 'oil' ? (biggest(kitchen, 'pot') ?? biggest(kitchen, 'saucepan')) : undefined;
+}
+
 function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
 	const pot = biggest(kitchen, 'pot') ?? biggest(kitchen, 'saucepan');
 	if (!pot) return undefined;
 	const whole = valueOf(load.kilograms, of);
-	const water = 0.7 * pot.litres;
+	// What goes in takes its own room, and a fifth stays free for the boil.
+	const { litres: perKilogram = litresPerKilogram } = load;
+	const water = (potFull * pot.litres * perKilogram) / (perKilogram + 1);
 	const boil = boilingPoint(kitchen.altitude);
 	const body = {
 		mass: water,
@@ -204,7 +256,7 @@ function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen
 		boil,
 		mostDrop
 	);
-	const byRoom = water / litresPerKilogram;
+	const byRoom = (potFull * pot.litres) / (perKilogram + 1);
 	const most = Math.min(byRoom, byHeat);
 	const batches = Math.max(1, Math.ceil(whole / most - 1e-9));
 	const by = byHeat < byRoom ? 'heat' : 'room';
@@ -224,8 +276,11 @@ function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen
 
 function inOil(load: LoadOf<'fryer'>, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
 	const fryer = kitchen.stations.find((s) => s.kind === 'fryer');
-	if (fryer?.kind !== 'fryer') return undefined;
-	const { litres = usualStation.fryer.litres, power = usualStation.fryer.power } = fryer;
+	const pot = biggest(kitchen, 'pot');
+	// Without a fryer a pot of oil, half full at the most.
+	const { litres = usualStation.fryer.litres, power = usualStation.fryer.power } =
+		fryer?.kind === 'fryer' ? fryer : { litres: pot && oilFull * pot.litres, power: strongest(kitchen) };
+	if (fryer === undefined && pot === undefined) return undefined;
 	const oil: Oil = { mass: 0.92 * litres, power: 0.9 * power, loss: 5, ambient: roomOf(kitchen) };
 	const whole = valueOf(load.kilograms, of);
 	const { rho } = foodProperties('potato');

@@ -16,8 +16,9 @@ export interface Work {
 	readonly vessels: number;
 	/** Factor of its load on its time. */
 	readonly factor: number;
-	/** In how many batches all of it would be done. */
+	/** In how many batches all of it would be done; pieces that are in at once, or people where it has none. */
 	readonly batches: number;
+	readonly pieces: number;
 }
 
 /** What is plated as one: a part, or those guests of it who have it otherwise. */
@@ -217,10 +218,12 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 			works.push({
 				task: task(part.id, id),
 				step: { ...step, id, say },
-				covers,
+				// A batch is for its share of the people.
+				covers: covers / count,
 				vessels: load?.vessels ?? 1,
 				factor: load?.factor ?? 1,
-				batches: load?.batches ?? 1
+				batches: load?.batches ?? 1,
+				pieces: load?.unit === 'pieces' ? Math.ceil(load.whole / count) : covers / count
 			});
 			const before = ids[k - 1];
 			if (before !== undefined) {
@@ -232,7 +235,7 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 	const endOf = (step: string) =>
 		lastOf.get(step) ?? (leader && shared.has(step) ? endIn(leader, step, task) : task(part.id, step));
 	const outTask = task(leader?.part.id ?? part.id, outStep);
-	if (out) works.push({ task: outTask, step: out, covers: eaten, vessels: 1, factor: 1, batches: 1 });
+	if (out) works.push({ task: outTask, step: out, covers: eaten, vessels: 1, factor: 1, batches: 1, pieces: eaten });
 	for (const step of owned) {
 		for (const { step: before, least, most } of step.after) {
 			if (!here.has(before)) continue;
