@@ -119,6 +119,10 @@ export interface ColdStart {
 	readonly boil: number;
 }
 
+/** Edge at lifting from the boil, and centre, of a hard egg, °C. */
+export const hardEdge = 84;
+const hardCentre = 73;
+
 /** Films in water that warms, and that stands; loss of the covered pot, W/K. */
 const coldStart = { warming: 600, standing: 400, loss: 1.4 };
 
@@ -148,7 +152,10 @@ export function coldStartTimes(
 		if (heating > 7200) return { heating: Infinity, standing: Infinity };
 	}
 	let standing = 0;
-	while (egg.at(eggPlaces.yolkEdge) < yolkEdge) {
+	// Hard is hard to the centre: in water that cools its edge is never as hot as in the boil.
+	const isHard = yolkEdge >= hardEdge;
+	const isDone = () => (isHard ? (egg.T[0] ?? 0) >= hardCentre : egg.at(eggPlaces.yolkEdge) >= yolkEdge);
+	while (!isDone()) {
 		advance(coldStart.standing, 0);
 		standing += step;
 		if (standing > 7200) return { heating, standing: Infinity };

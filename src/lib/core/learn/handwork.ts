@@ -27,6 +27,10 @@ export const pieceTimes = {
 	'mince shallot': 35,
 	'coat a piece': 20,
 	'peel an egg': 25,
+	'break an egg': 8,
+	'peel a prawn': 25,
+	'fill a pocket': 40,
+	'thread a skewer': 15,
 	'carve a portion': 20,
 	'score a breast': 40,
 	'wash a pan': 90

@@ -70,6 +70,10 @@ export const pieceTasks = [
 	'mince shallot',
 	'coat a piece',
 	'peel an egg',
+	'break an egg',
+	'peel a prawn',
+	'fill a pocket',
+	'thread a skewer',
 	'carve a portion',
 	'score a breast',
 	'wash a pan'

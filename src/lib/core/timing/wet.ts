@@ -1,6 +1,6 @@
 // In water, steam, oil and ice: boiling, softening, eggs, reducing, and anything until its core has a temperature.
 import { Immersed, type Film, type Solid } from '../heat/body';
-import { coldStartTimes, eggStyles, eggTime, eggWays, poachedFrom } from '../heat/egg';
+import { coldStartTimes, hardEdge, eggStyles, eggTime, eggWays, poachedFrom } from '../heat/egg';
 import { films } from '../heat/films';
 import { goldLoss, goldTime, massPerArea, trayFilm, waterOf } from '../heat/gold';
 import { littleLiquid } from '../heat/little-liquid';
@@ -39,8 +39,7 @@ const gentle = { level: 0.5, most: 30_000, base: 0.0254 };
 const simmering = { below: 3, loss: 1.5 };
 /** A grate heats one side at a time: as good as this all round, W/(m² K). */
 const grateFilm = 20;
-/** Yolks of this edge are hard to their centre, °C; eggs that are set through by their way. */
-const hardYolk = 84;
+/** Eggs that are set through by their way. */
 const setEggs: ReadonlySet<string> = new Set(['custard', 'fried turned', 'omelette brown']);
 /** Seconds of stirring before and after eggs begin to set. */
 const stirring = 60;
@@ -154,7 +153,7 @@ export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'simmer' 
 		return {
 			usual,
 			sigma: cold ? 0.15 : 0.06,
-			care: yolkEdge < hardYolk ? [{ kind: 'soft-egg' }] : [],
+			care: yolkEdge < hardEdge ? [{ kind: 'soft-egg' }] : [],
 			facts: {
 				kind: 'boiled-egg',
 				kilograms: mass,

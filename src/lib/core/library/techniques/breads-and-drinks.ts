@@ -349,7 +349,7 @@ const chocolate: Technique = {
 			'whisk',
 			'cook',
 			'Heat the milk, whisk in the chocolate',
-			computed({ kind: 'boil', litres: each(0.2), start: 6 }),
+			computed({ kind: 'boil', litres: each(0.2), start: 6, gently: true }),
 			touches(
 				[
 					[0, 60, 'Cocoa, sugar and a little milk to a paste, then all'],

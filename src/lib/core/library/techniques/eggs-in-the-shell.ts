@@ -16,6 +16,7 @@ import {
 	handles,
 	hotOil,
 	kilograms,
+	laid,
 	none,
 	plated,
 	prepares,
@@ -32,7 +33,8 @@ import {
 export const eggs = (step: string, count = 1): ReturnType<typeof takes> => takes(['eggs', count, 'pieces', step, 'd']);
 
 /** Time by the way, the mass and the firmness; for so many one after the other. */
-export const way = (name: (typeof eggWayNames)[number], more: { readonly count?: ReturnType<typeof each> } = {}) =>
+type EggMore = Partial<Record<'count' | 'start' | 'together', ReturnType<typeof each>>>;
+export const way = (name: (typeof eggWayNames)[number], more: EggMore = {}) =>
 	computed({ kind: 'egg', way: name, kilograms: kilograms('egg'), firm: share('firm'), ...more });
 
 const boiled = (isCold: boolean): Step[] => [
@@ -61,17 +63,18 @@ const boiled = (isCold: boolean): Step[] => [
 			kilograms: kilograms('egg'),
 			start: degrees('start'),
 			style: degrees('yolk'),
-			cold: isCold
+			cold: isCold,
+			count: each(1)
 		}),
 		touches([
-			[0, 30, isCold ? 'Lid on, off the heat' : 'Lower the eggs in by spoon: cold shells can crack'],
-			[1, 30, 'Eggs into ice water']
+			isCold ? [0, 15, 'Lid on, off the heat'] : [0, 10, 'Lower the eggs in by spoon: cold shells can crack', 5],
+			[1, 15, 'Eggs into ice water', 3]
 		]),
 		{
 			...(isCold ? {} : { need: burner(), heat: 'rolling, then gentle' }),
+			load: { on: 'pot', kilograms: { by: 'covers', times: 0.058, plus: 0 }, start: degrees('start'), litres: 4.3 },
 			after: [isCold ? 'water:0' : 'water:120'],
-			sign: 'Open one if you doubt: the yolk decides.',
-			cautions: [softEggs]
+			sign: 'Open one if you doubt: the yolk decides.'
 		}
 	),
 	does('ice', 'chill', 'Stop the eggs in ice water', about(240), none, { need: cold, after: ['boil:0'] }),
@@ -190,6 +193,7 @@ const coated: Technique = {
 		),
 		does('fry', 'cook', 'Fry the coated eggs', way('fried coated'), whole, {
 			need: burner(),
+			load: laid('oil', each(1), 0.06, undefined, 'pieces'),
 			heat: '175 °C',
 			after: ['oil:60', 'coat:3600'],
 			sign: 'Even gold.',

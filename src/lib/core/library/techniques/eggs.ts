@@ -1,5 +1,5 @@
 // Eggs out of their shell: fried, poached, scrambled, omelettes, shirred, custards; and with lentils.
-import type { Technique } from '../../model/technique';
+import type { Step, Technique } from '../../model/technique';
 import { eggs, way } from './eggs-in-the-shell';
 import {
 	about,
@@ -25,7 +25,6 @@ import {
 	plated,
 	prepares,
 	salt,
-	softEggs,
 	start,
 	steamBurns,
 	takes,
@@ -53,8 +52,9 @@ const lentilSalad: Technique = {
 			id: 'simmer',
 			say: 'Simmer the lentils',
 			kind: 'cook',
-			time: { shortest: 1200, usual: 1500, longest: 1920 },
+			time: { model: { kind: 'starch', seconds: 1500, z: 60 } },
 			need: { kind: 'burner' },
+			load: { on: 'pot', kilograms: each(0.045), start: 18, litres: 4 },
 			heat: 'a bare simmer',
 			hands: touches([
 				[0, 60, 'Lentils, bay and cold water on'],
@@ -100,8 +100,7 @@ const lentilSalad: Technique = {
 				[1, 45, 'Eggs into ice water']
 			]),
 			after: [{ step: 'water', least: 0, most: 120 }],
-			sign: 'White firm, yolk like honey.',
-			cautions: [softEggs]
+			sign: 'White firm, yolk like honey.'
 		},
 		{
 			id: 'ice',
@@ -169,14 +168,14 @@ const sunnyEggs: Technique = {
 				model: { kind: 'egg', way: 'fried sunny', kilograms: kilograms('egg') }
 			},
 			need: { kind: 'burner' },
+			load: laid('pan', each(1), 0.1, undefined, 'pieces'),
 			heat: 'medium-low',
 			hands: touches([
-				[0, 60, 'Break the eggs into the pan'],
-				[1, 15, 'Eggs off the heat']
+				[0, 20, 'Break the eggs into the pan', 8],
+				[1, 10, 'Eggs off the heat', 5]
 			]),
 			after: [],
-			sign: 'White set to the yolk, no glassy ring.',
-			cautions: [softEggs]
+			sign: 'White set to the yolk, no glassy ring.'
 		}
 	],
 	vessels: [{ kind: 'frying pan', from: 'fry', to: 'fry' }],
@@ -193,17 +192,18 @@ const turnedEgg: Technique = {
 	steps: [
 		{
 			id: 'fry',
-			say: 'Fry the one that is turned',
+			say: 'Fry those that are turned',
 			kind: 'cook',
 			time: {
 				model: { kind: 'egg', way: 'fried turned', kilograms: kilograms('egg') }
 			},
 			need: { kind: 'burner' },
+			load: laid('pan', each(1), 0.1, undefined, 'pieces'),
 			heat: 'medium',
 			hands: touches([
-				[0, 30, 'Break one egg into the pan'],
-				[0.6, 15, 'Turn the egg'],
-				[1, 15, 'Lift out the firm egg']
+				[0, 20, 'Break the eggs into the pan', 8],
+				[0.6, 10, 'Turn the eggs', 4],
+				[1, 10, 'Lift out the firm eggs', 5]
 			]),
 			after: [],
 			sign: 'Yolk firm when pressed.'
@@ -212,6 +212,12 @@ const turnedEgg: Technique = {
 	vessels: [{ kind: 'frying pan', from: 'fry', to: 'fry' }],
 	plate: { step: 'fry', perPlate: 3, free: 120, rate: 2, most: 480, keep: 'on a warm plate, covered' }
 };
+
+/** So many eggs for each, broken and beaten. */
+const breaks = (id: string, say: string, each: number): Step => ({
+	...prepares(id, say, 45, 0),
+	time: { model: { kind: 'pieces', task: 'break an egg', pieces: { by: 'covers', times: each, plus: 0 } } }
+});
 
 const salting = choice('salt', 'Salt', 'before, where there is time: no effect on the schedule', [
 	[0, 'before'],
@@ -247,29 +253,35 @@ const poached: Technique = {
 			'poach',
 			'cook',
 			'Poach the eggs',
-			way('poached'),
+			way('poached', { start: degrees('start') }),
 			touches([
-				[0, 60, 'Heat down to a quiver, slip the eggs in'],
+				[0, 15, 'Heat down to a quiver, slip the eggs in', 8],
 				[0.5, 15, 'Loosen the eggs'],
-				[1, 45, 'Lift the eggs onto a cloth']
+				[1, 10, 'Lift the eggs onto a cloth', 8]
 			]),
 			{
 				need: burner(),
+				load: laid('water', each(1), 0.0757, undefined, 'pieces'),
 				heat: 'a quiver, 83 °C',
 				when: { parameter: 'pot', is: [0, 2] },
 				after: ['water:240', 'break:900'],
-				sign: 'White set, yolk trembles.',
-				cautions: [softEggs]
+				sign: 'White set, yolk trembles.'
 			}
 		),
-		does('swirl', 'cook', 'Poach the eggs one by one in a swirl', way('poached', { count: each(1.05) }), whole, {
-			need: burner(),
-			heat: 'a quiver, 83 °C',
-			when: { parameter: 'pot', is: [1] },
-			after: ['water:240', 'break:900'],
-			sign: 'White set, yolk trembles.',
-			cautions: [softEggs]
-		}),
+		does(
+			'swirl',
+			'cook',
+			'Poach the eggs one by one in a swirl',
+			way('poached', { count: each(1.05), start: degrees('start') }),
+			whole,
+			{
+				need: burner(),
+				heat: 'a quiver, 83 °C',
+				when: { parameter: 'pot', is: [1] },
+				after: ['water:240', 'break:900'],
+				sign: 'White set, yolk trembles.'
+			}
+		),
 		finishes('trim', 'Trim and blot the eggs', 40, 0.9, { after: ['poach:60', 'swirl:60'] })
 	],
 	vessels: vessels(['pot', 'water', 'trim']),
@@ -292,17 +304,18 @@ const poachedCups: Technique = {
 			'poach',
 			'cook',
 			'Poach the eggs in their cups',
-			way('poached'),
+			way('poached', { start: degrees('start') }),
 			touches([
-				[0, 60, 'Cups into the water'],
-				[1, 60, 'Cups out, eggs turned out']
+				[0, 15, 'Cups into the water', 5],
+				[1, 15, 'Cups out, eggs turned out', 8]
 			]),
 			{
 				need: burner(),
+				load: laid('water', each(1), 0.085, undefined, 'pieces'),
 				heat: 'a quiver, lid on',
 				after: ['water:240', 'break:900'],
 				sign: 'White set, yolk trembles.',
-				cautions: [softEggs, steamBurns]
+				cautions: [steamBurns]
 			}
 		)
 	],
@@ -325,15 +338,14 @@ const lidded: Technique = {
 			'Fry the eggs under a lid',
 			way('fried lidded'),
 			touches([
-				[0, 45, 'Break the eggs in, spoon of water, lid on'],
-				[1, 15, 'Eggs off the heat']
+				[0, 20, 'Break the eggs in, spoon of water, lid on', 8],
+				[1, 10, 'Eggs off the heat', 5]
 			]),
 			{
 				need: burner(),
 				load: laid('pan', each(1), 0.1, undefined, 'pieces'),
 				heat: 'medium',
-				sign: 'A film of white over the yolk.',
-				cautions: [softEggs]
+				sign: 'A film of white over the yolk.'
 			}
 		)
 	],
@@ -353,19 +365,19 @@ const scrambled = (id: string, name: string, isSlow: boolean): Technique => ({
 	parameters: [egg, firm, salting, dairy],
 	ingredients: [...eggs('beat', 2), ...takes(salt('beat'), butter('cook', 8), ['milk', 10, 'ml', 'beat', 'd'])],
 	steps: [
-		prepares('beat', 'Beat the eggs', 75, 0.5),
+		breaks('beat', 'Break and beat the eggs', 2),
 		does(
 			'cook',
 			'cook',
 			isSlow ? 'Stir the eggs slowly' : 'Scramble the eggs',
-			way(isSlow ? 'scrambled slow' : 'scrambled fast'),
+			way(isSlow ? 'scrambled slow' : 'scrambled fast', isSlow ? {} : { together: each(2) }),
 			whole,
 			{
 				need: burner(),
+				...(isSlow ? {} : { load: laid('pan', each(2), 0.0675, undefined, 'pieces') }),
 				heat: isSlow ? 'very low' : 'medium',
 				after: ['beat:1800'],
-				sign: 'Still wetter than you want it: it sets on.',
-				cautions: [softEggs]
+				sign: 'Still wetter than you want it: it sets on.'
 			}
 		)
 	],
@@ -389,7 +401,7 @@ const omelette = (id: string, name: string, isBrown: boolean, about_: string): T
 	parameters: [egg, firm, salting, fat],
 	ingredients: [...eggs('beat', 3), ...takes(salt('beat'), butter('fold', 8), ...(isBrown ? [cheese] : []))],
 	steps: [
-		prepares('beat', 'Beat the eggs', 90, 0.7),
+		breaks('beat', 'Break and beat the eggs', 3),
 		prepares('filling', isBrown ? 'Set out the filling' : 'Set out butter, herbs and warm plates', 120, 0.4),
 		heats('hot', 'the omelettes', isBrown ? 180 : 150),
 		does(
@@ -402,8 +414,7 @@ const omelette = (id: string, name: string, isBrown: boolean, about_: string): T
 				need: burner(1200),
 				heat: isBrown ? 'medium-high' : 'medium',
 				after: ['hot:60', 'beat:1800', 'filling'],
-				sign: isBrown ? 'Gold beneath, just set on top.' : 'No colour; the inside still runs a little.',
-				cautions: [softEggs]
+				sign: isBrown ? 'Gold beneath, just set on top.' : 'No colour; the inside still runs a little.'
 			}
 		)
 	],
@@ -440,8 +451,7 @@ const folded: Technique = {
 			need: burner(),
 			heat: 'medium',
 			after: ['beat:1800'],
-			sign: 'Set beneath, wet on top: fold.',
-			cautions: [softEggs]
+			sign: 'Set beneath, wet on top: fold.'
 		})
 	],
 	vessels: vessels(['frying pan', 'cook', 'cook']),
@@ -472,7 +482,7 @@ const baked: Technique = {
 				need: oven(165, 160, 170, 180),
 				after: ['fill:900'],
 				sign: 'White set, yolk moves.',
-				cautions: [softEggs, 'Hot water in the tray: carry it level.']
+				cautions: ['Hot water in the tray: carry it level.']
 			}
 		)
 	],
@@ -497,11 +507,12 @@ const custard: Technique = {
 			'Steam the custards, low',
 			way('custard'),
 			touches([
-				[0, 45, 'Cups into the steam, lid ajar'],
-				[1, 45, 'Cups out']
+				[0, 15, 'Cups into the steam, lid ajar', 5],
+				[1, 15, 'Cups out', 5]
 			]),
 			{
 				need: burner(),
+				load: laid('steamer', each(1), 0.08, undefined, 'pieces'),
 				heat: 'low, 82 °C inside',
 				after: ['water:600', 'strain:1800'],
 				sign: 'A knife comes out clean; it wobbles as one.',

@@ -285,7 +285,12 @@ const prawns: Technique = {
 				[0.5, 45, 'Turn the prawns'],
 				[1, 30, 'Prawns off']
 			]),
-			{ need: { kind: 'griddle' }, after: ['peel:3600'], sign: 'Curled to a C, not to an O; no grey left.' }
+			{
+				need: { kind: 'griddle' },
+				load: laid('griddle', each(5), 0.06, 0.025, 'pieces'),
+				after: ['peel:3600'],
+				sign: 'Curled to a C, not to an O; no grey left.'
+			}
 		)
 	],
 	vessels: [],

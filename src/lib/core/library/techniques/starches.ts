@@ -55,7 +55,15 @@ const roastPotatoes: Technique = {
 			'par',
 			'cook',
 			'Par-cook the potatoes',
-			computed({ kind: 'soften', vegetable: floury, how: 'parcooked', cut: 'cube', size: metres('size'), start: 18 }),
+			computed({
+				kind: 'soften',
+				vegetable: floury,
+				how: 'parcooked',
+				cut: 'cube',
+				size: metres('size'),
+				start: 18,
+				rim: true
+			}),
 			touches([
 				[0, 30, 'Potatoes into the water'],
 				[1, 75, 'Drain, shake them rough']
@@ -73,11 +81,17 @@ const roastPotatoes: Technique = {
 			'roast',
 			'cook',
 			'Roast the potatoes',
-			{
-				...about(2700, 0, [0.8, 1.25]),
-				scale: [{ by: 'size', at: 40, exponent: 0.7 }],
-				core: { start: 60, target: 98 }
-			},
+			computed({
+				kind: 'soften',
+				vegetable: floury,
+				// Par-cooked ones have had some of it, and come in warm.
+				how: { by: 'first', times: 0.4, plus: 0.6 },
+				cut: 'cube',
+				size: metres('size'),
+				start: { by: 'first', times: -42, plus: 60 },
+				in: 'place',
+				water: 2.8
+			}),
 			touches([
 				[0, 60, 'Potatoes into the hot fat'],
 				[0.5, 45, 'Turn the potatoes'],
@@ -166,7 +180,7 @@ const fries: Technique = {
 			computed({
 				kind: 'soften',
 				vegetable: floury,
-				how: 'tender',
+				how: 2.5 / 1.5,
 				cut: 'stick',
 				size: metres('size'),
 				start: 18,
@@ -347,7 +361,10 @@ const grain = (
 	minutes: number,
 	words: string[],
 	grams: number,
-	isDrained: boolean
+	isDrained: boolean,
+	/** How it slows where water boils cooler, K for ten times; water for each kilogram, litres. */
+	z = 75,
+	litres = 5
 ): Technique => ({
 	id,
 	name,
@@ -364,13 +381,14 @@ const grain = (
 			'cook',
 			'cook',
 			`Cook the ${makes}`,
-			about(minutes * 60, 0.05, [0.85, 1.25]),
+			computed({ kind: 'starch', seconds: each(minutes * 0.6, minutes * 57.6), z }),
 			touches([
 				[0, 30, `${makes.slice(0, 1).toUpperCase()}${makes.slice(1)} into the boiling water`],
 				[1, 45, isDrained ? 'Drain, keep a cup of the water' : 'Off the heat']
 			]),
 			{
 				need: burner(),
+				load: { on: 'pot', kilograms: each(grams / 1000), start: 18, litres: isDrained ? litres : 1.6 },
 				heat: isDrained ? 'a rolling boil' : 'lowest, lid on',
 				after: isDrained ? ['water:120'] : ['water:120', 'rinse:3600'],
 				sign: isDrained ? 'A bite: no white core.' : 'Water gone, small craters.'
@@ -387,7 +405,7 @@ const grain = (
 	plate: plated('rest', 5, isDrained ? 'greens' : 'mash, braise, gratin')
 });
 const rice = grain('rice-absorbed', 'Rice, absorbed', 'rice', 14, ['basmati', 'long grain', 'pilaf'], 65, false);
-const barley = grain('barley', 'Pearl barley', 'pearl barley', 30, ['grain', 'pearled'], 60, true);
+const barley = grain('barley', 'Pearl barley', 'pearl barley', 30, ['grain', 'pearled'], 60, true, 60, 4);
 const quinoa = grain('quinoa', 'Quinoa', 'quinoa', 14, ['grain'], 55, false);
 const pasta = grain('pasta', 'Pasta', 'pasta', 10, ['noodles', 'dried', 'spaghetti'], 90, true);
 const polenta: Technique = {

@@ -178,6 +178,7 @@ const greenBeans: Technique = {
 			time: {
 				model: { kind: 'soften', vegetable: 'green beans', how: 'crisp', cut: 'stick', size: 0.009, start: 18 }
 			},
+			load: { on: 'pot', kilograms: each(0.08), start: 18 },
 			need: { kind: 'burner' },
 			heat: 'full, lid off',
 			hands: touches([

@@ -1,4 +1,5 @@
 // Vegetables by the way they are cooked: one row says what a vegetable is, one function what a way does to any of them.
+import { tender } from '../../heat/softness';
 import type { Parameter, Step, Technique } from '../../model/technique';
 import {
 	about,
@@ -199,13 +200,31 @@ const ways: Readonly<
 				'braise',
 				'cook',
 				`Braise the ${small(row)}`,
-				soften(row, 'water', 2),
+				computed({
+					kind: 'simmer',
+					vegetable: row.vegetable,
+					how: { by: 'soft', times: braised(row), plus: 0 },
+					cut: row.cut,
+					size: metres('size'),
+					start: degrees('start'),
+					kilograms: each(row.grams / 1000),
+					liquid: each(0.06),
+					away: 0.7,
+					level: 0.5,
+					besides: 0
+				}),
 				touches([
 					[0, 60, `${row.name} into butter and a little stock, lid on`],
 					[0.6, 20, 'Turn once'],
 					[1, 45, 'Lid off, glaze, taste']
 				]),
-				{ need: burner(), heat: 'low, lid on', after: ['cut:7200'], sign: 'Soft right through, glossy.' }
+				{
+					need: burner(),
+					load: { on: 'pot', kilograms: each(row.grams / 1000), start: degrees('start'), litres: 0.5 },
+					heat: 'low, lid on',
+					after: ['cut:7200'],
+					sign: 'Soft right through, glossy.'
+				}
 			),
 			does(
 				'warm',
@@ -236,7 +255,19 @@ const ways: Readonly<
 				'glaze',
 				'cook',
 				`Simmer the ${small(row)} to a glaze`,
-				soften(row, 'water'),
+				computed({
+					kind: 'simmer',
+					vegetable: row.vegetable,
+					how: { by: 'soft', times: 1, plus: 0 },
+					cut: row.cut,
+					size: metres('size'),
+					start: degrees('start'),
+					kilograms: each(row.grams / 1000),
+					liquid: each((0.6 * row.grams) / 1000),
+					away: 1,
+					level: 0.8,
+					besides: 120
+				}),
 				touches(
 					[
 						[0, 45, `${row.name}, butter, sugar, water half way up`],
@@ -246,6 +277,7 @@ const ways: Readonly<
 				),
 				{
 					need: burner(),
+					load: laid('pan', each(row.pieces), row.piece[0], row.piece[1], 'vegetables'),
 					heat: 'a brisk simmer, lid off',
 					after: ['cut:7200'],
 					sign: 'Water gone, a shine on each piece.'
@@ -287,6 +319,10 @@ const ways: Readonly<
 		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
 	})
 };
+
+/** Minutes at 100 °C that a braised vegetable has, against those of a tender one: soft right through. */
+const braisedDose: Partial<Record<Row['vegetable'], number>> = { fennel: 8, celeriac: 8, cabbage: 8 };
+const braised = ({ vegetable }: Row) => (braisedDose[vegetable] ?? 6) / tender[vegetable].dose;
 
 /** Each vegetable in each of its ways. */
 export const vegetables: readonly Technique[] = rows.flatMap((row) =>

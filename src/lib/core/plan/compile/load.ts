@@ -63,6 +63,8 @@ const mostDrop = 12;
 const litresPerKilogram = 5;
 /** Most oil in a pot, as a share of what it holds. */
 const oilFull = 0.5;
+/** With less water than this to a kilogram food does not swim, litres. */
+const swimming = 2;
 /** Fullest pot, as a share of what it holds. */
 const potFull = 0.8;
 /** kg of food to a litre of oil, by room (est.). */
@@ -250,12 +252,11 @@ function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen
 		loss: potLoss(water, true),
 		ambient: roomOf(kitchen)
 	};
-	const byHeat = largestLoad(
-		body,
-		{ c: foodProperties('green vegetable').c, start: valueOf(load.start, of) },
-		boil,
-		mostDrop
-	);
+	// What starts in little water comes up with it.
+	const byHeat =
+		perKilogram < swimming
+			? Infinity
+			: largestLoad(body, { c: foodProperties('green vegetable').c, start: valueOf(load.start, of) }, boil, mostDrop);
 	const byRoom = (potFull * pot.litres) / (perKilogram + 1);
 	const most = Math.min(byRoom, byHeat);
 	const batches = Math.max(1, Math.ceil(whole / most - 1e-9));
