@@ -95,7 +95,7 @@ interface Rested {
 
 /**
  * Seconds of heat after which the highest reading at rest is the goal. The heat is run once and kept step by step; the
- * state to rest from is found by regula falsi (Illinois) over those, and linear between two. Where it is turned once the
+ * first state to rest from is found by regula falsi (Illinois) over those. Where it is turned once the
  * second half is run anew for each length that is tried.
  */
 export function pulledOf(sequence: Sequence): Pulled {
@@ -114,38 +114,19 @@ export function pulledOf(sequence: Sequence): Pulled {
 	let high = run.lastFor(goal);
 	if (high === undefined) return { ...never, pull: goal, peak: goal };
 	let low = run.firstFor(goal - deepest);
-	let isFierce = false;
-	let found: number;
 	let [below, above] = [goal - peakAt(low), goal - peakAt(high)];
-	if (below <= 0) {
-		found = low;
-		isFierce = deepest > 0 && low > 0 && below < -0.5;
-	} else if (above > 0) found = high;
-	else {
-		for (let i = 0; i < 40 && high - low > 1; i++) {
-			const guess = low + ((high - low) * below) / (below - above);
-			const at = Math.min(high - 1, Math.max(low + 1, Math.round(guess)));
-			const y = goal - peakAt(at);
-			if (y > 0) [low, below, above] = [at, y, i > 0 ? above / 2 : above];
-			else [high, above, below] = [at, y, i > 0 ? below / 2 : below];
-		}
-		const [x, y] = [goal - peakAt(low), goal - peakAt(high)];
-		found = x - y > 1e-9 ? low + (x / (x - y)) * (high - low) : high;
+	const isFierce = deepest > 0 && low > 0 && below < -0.5;
+	if (below <= 0) high = low;
+	for (let i = 0; i < 40 && above <= 0 && high - low > 1; i++) {
+		const guess = low + ((high - low) * below) / (below - above);
+		const at = Math.min(high - 1, Math.max(low + 1, Math.round(guess)));
+		const y = goal - peakAt(at);
+		if (y > 0) [low, below, above] = [at, y, i > 0 ? above / 2 : above];
+		else [high, above, below] = [at, y, i > 0 ? below / 2 : below];
 	}
-	const whole = Math.floor(found);
-	const share = found - whole;
-	const [a, b] = [run.at(whole), run.at(Math.min(whole + 1, run.count - 1))];
-	const mix = (of: (r: Rested) => number) => of(a) * (1 - share) + of(b) * share;
-	return {
-		seconds: run.seconds(found),
-		pull: mix((r) => r.pull),
-		mean: mix((r) => r.mean),
-		peak: mix((r) => r.peak),
-		after: mix((r) => r.after),
-		evaporated: mix((r) => r.evaporated),
-		isFierce,
-		...run.told(Math.round(found), early.list)
-	};
+	// The first state that peaks at the goal or above: half a step too late is nothing, too early is raw.
+	const found = run.at(high);
+	return { ...found, seconds: run.seconds(high), isFierce, ...run.told(high, early.list) };
 }
 
 interface Run {

@@ -197,7 +197,14 @@ const larkspurFriday: Meal = {
 	],
 	parts: [
 		{ id: 'fennel', name: 'Shaved fennel', technique: 'fennel-raw', course: 'first', settings: {}, tone: 2 },
-		{ id: 'beef', name: 'Cold roast beef', technique: 'cured-beef', course: 'first', settings: {}, tone: 1 },
+		{
+			id: 'beef',
+			name: 'Cold roast beef',
+			technique: 'cured-beef',
+			course: 'first',
+			settings: { cooling: 1 },
+			tone: 1
+		},
 		{ id: 'fries', name: 'Fries', technique: 'fries-twice', course: 'mains', settings: {}, tone: 0 },
 		{ id: 'carrots', name: 'Glazed carrots', technique: 'carrots-glaze', course: 'mains', settings: {}, tone: 6 },
 		{

@@ -59,6 +59,7 @@ export const timeFactsSchema = z.discriminatedUnion('kind', [
 		level: number,
 		burner
 	}),
+	z.object({ kind: z.literal('pasteurise'), food: z.string(), core: number, logs: number }),
 	z.object({ kind: z.literal('starch'), seconds: number, boil: number, altitude: number, z: number }),
 	z.object({ kind: z.literal('immerse'), food: z.string(), size: number, start: number, core: number, medium }),
 	z.object({ kind: z.literal('reduce'), from: number, to: number, level: number, burner }),
@@ -152,6 +153,16 @@ export const careSchema = z.discriminatedUnion('kind', [
 	/** Its crust is past brown before its middle is warm, metres. */
 	z.object({ kind: z.literal('pan-too-thick'), thickness: number, most: number }),
 	/** Yolk or white stay soft. */
-	z.object({ kind: z.literal('soft-egg') })
+	z.object({ kind: z.literal('soft-egg') }),
+	/** Too long where it is neither cold nor hot, seconds; °C there. */
+	z.object({
+		kind: z.literal('held-too-long'),
+		seconds: number,
+		celsius: number,
+		most: number,
+		isRefused: z.boolean()
+	}),
+	/** It does not cool in time: seconds until its middle has 21 and 5 °C, against what is allowed; metres, what it lies in. */
+	z.object({ kind: z.literal('cooling'), first: number, whole: number, size: number, in: z.string() })
 ]);
 export type Care = z.infer<typeof careSchema>;

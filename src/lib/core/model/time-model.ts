@@ -179,6 +179,8 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 	/** In a hot pan, turned, until it will peak at rest at a core; and that rest. */
 	z.object({ kind: z.literal('pan'), ...panned, advised: z.number().optional() }),
 	z.object({ kind: z.literal('pan-rest'), ...panned }),
+	/** Held at a core, °C, until it is as safe as hotter, by the published times. */
+	z.object({ kind: z.literal('pasteurise'), food: z.enum(foodNames), core: quantity }),
 	/** In one medium until the core has a temperature. */
 	z.object({
 		kind: z.literal('immerse'),
@@ -192,6 +194,8 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 		at: quantity.optional(),
 		/** Whether it rests, after water or steam; absent: it is served as it comes out. */
 		rest: z.enum(['bare', 'served']).optional(),
+		/** A hold follows that makes it as safe as hotter. */
+		held: z.boolean().optional(),
 		advised: z.number().optional()
 	}),
 	/** Baked through: a filled dish until its middle is as hot, and has had so many minutes' worth at 100 °C. */

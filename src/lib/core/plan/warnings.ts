@@ -42,6 +42,10 @@ function ofCare(care: Care): Pick<Warning, 'code' | 'hard'> | undefined {
 			return { code: care.kind, hard: false };
 		case 'start-too-warm':
 			return { code: care.kind, hard: care.isRefused };
+		case 'held-too-long':
+			return { code: care.kind, hard: care.isRefused };
+		case 'cooling':
+			return { code: care.kind, hard: true };
 		case 'too-fierce':
 			return { code: 'never-done', hard: true };
 		case 'fat-smokes':

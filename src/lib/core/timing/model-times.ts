@@ -28,6 +28,7 @@ const looks: Readonly<Record<TimeModel['kind'], 'burner' | 'oven' | 'nothing'>> 
 	'hot-oil': 'burner',
 	reduce: 'burner',
 	simmer: 'burner',
+	pasteurise: 'nothing',
 	starch: 'nothing'
 };
 

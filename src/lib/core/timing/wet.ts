@@ -1,5 +1,5 @@
 // In water, steam, oil and ice: boiling, softening, eggs, reducing, and anything until its core has a temperature.
-import { Immersed, type Film, type Solid } from '../heat/body';
+import { Immersed, type Body, type Film, type Solid } from '../heat/body';
 import { coldStartTimes, hardEdge, eggStyles, eggTime, eggWays, poachedFrom } from '../heat/egg';
 import { films } from '../heat/films';
 import { goldLoss, goldTime, massPerArea, trayFilm, waterOf } from '../heat/gold';
@@ -11,6 +11,7 @@ import { usualSigma } from '../learn/spread';
 import type { Care } from '../model/time-facts';
 import type { media } from '../model/time-model';
 import { advisedFor } from '../safety/advised';
+import { publishedTime } from '../safety/lethality';
 import { cook } from './pieces';
 import { bodyOf, ovenOf, placeFilm, usualOven } from './roasting';
 import {
@@ -83,7 +84,7 @@ function mediumOf(
 		case 'ice':
 			return of(films['ice water'].h, 1);
 		case 'fridge':
-			return of(films.fridge.h, 4);
+			return of(films.fridge.h, 3);
 		case 'room':
 			return of(films['on a rack'].h, at.room);
 		case 'place': {
@@ -94,20 +95,48 @@ function mediumOf(
 }
 
 /** What a core that is reached and not climbed to calls for, and what begins too warm. */
-function careOf(food: Food, core: number, start: number): readonly Care[] {
+function careOf(food: Food, core: number, start: number, isHeld: boolean): readonly Care[] {
 	const advised = advisedFor(food);
 	if (!advised) return [];
 	const { celsius, what, whose, warm } = advised;
 	const isRefused = start > warm[1];
 	return [
-		...(core < celsius ? [{ kind: 'below-advised', peak: core, advised: celsius, what, whose } as const] : []),
+		...(core < celsius && !(isHeld && advised.instead)
+			? [{ kind: 'below-advised', peak: core, advised: celsius, what, whose } as const]
+			: []),
 		...(start > warm[0]
 			? [{ kind: 'start-too-warm', start, limit: isRefused ? warm[1] : warm[0], what, isRefused } as const]
 			: [])
 	];
 }
 
-export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'simmer' | 'starch' | 'reduce' | 'immerse'> = {
+/** A probe's error, K; what is hotter than this comes from the heat, °C. */
+const probeError = 1;
+const stillHot = 40;
+/** A bath below this is neither cold nor hot, °C: cautioned and refused after so many seconds (FSIS; FDA Food Code). */
+const lukewarm = { below: 54.4, caution: 2.5 * 3600, refused: 4 * 3600 };
+
+function bathCare(celsius: number, seconds: number): readonly Care[] {
+	if (celsius >= lukewarm.below || seconds <= lukewarm.caution) return [];
+	const isRefused = seconds > lukewarm.refused;
+	return [{ kind: 'held-too-long', seconds, celsius, most: lukewarm.caution, isRefused }];
+}
+
+/** Cooling from 57 °C: to 21 in two hours and to 5 in six, at the middle (FDA Food Code). */
+const cooling = { from: 57, first: { celsius: 21, within: 2 * 3600 }, whole: { celsius: 5, within: 6 * 3600 } };
+
+function coolingCare(body: Body, film: Film, start: number, size: number, medium: 'fridge' | 'ice'): readonly Care[] {
+	const piece = new Immersed(body, film, start);
+	const since = start > cooling.from ? piece.timeToCore(cooling.from) : 0;
+	const first = piece.timeToCore(cooling.first.celsius) - since;
+	const whole = piece.timeToCore(cooling.whole.celsius) - since;
+	if (first <= cooling.first.within && whole <= cooling.whole.within) return [];
+	return [{ kind: 'cooling', first, whole, size, in: medium === 'ice' ? 'ice water' : 'the cold' }];
+}
+
+export const wet: Computers<
+	'boil' | 'boiled-egg' | 'egg' | 'soften' | 'simmer' | 'starch' | 'pasteurise' | 'reduce' | 'immerse'
+> = {
 	boil: ({ litres, start, gently = false }, value, at) => {
 		const mass = value(litres);
 		const boil = gently ? steaming : boilingPoint(at.altitude);
@@ -305,8 +334,25 @@ export const wet: Computers<'boil' | 'boiled-egg' | 'egg' | 'soften' | 'simmer' 
 			usual: new Immersed(body, film, from).timeToCore(to),
 			sigma,
 			...(to > from ? { pull: to, peak: to } : {}),
-			care: to > from ? careOf(food, to, from) : [],
+			care: [
+				...(to > from ? careOf(food, to, from, model.held === true) : []),
+				...(medium === 'bath' ? bathCare(film.tinf, new Immersed(body, film, from).timeToCore(to)) : []),
+				...((medium === 'fridge' || medium === 'ice') && from > stillHot
+					? coolingCare(body, film, from, d, medium)
+					: [])
+			],
 			facts
+		};
+	},
+	pasteurise: ({ food, core }, value) => {
+		const advised = advisedFor(food);
+		const { organism, logs } = advised?.instead ?? { organism: undefined, logs: 0 };
+		const species = organism?.species;
+		const seconds = species === undefined ? 0 : (publishedTime(value(core) - probeError, logs, species) ?? 0);
+		return {
+			usual: Math.max(60, 1.1 * seconds),
+			sigma: 0.05,
+			facts: { kind: 'pasteurise', food, core: value(core), logs }
 		};
 	},
 	reduce: ({ from, to, level, besides }, value, at) => {

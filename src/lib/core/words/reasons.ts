@@ -117,6 +117,11 @@ const rows: Rows = {
 		model: `${oneBody}; softening ten times as fast with each 23 K (Rao & Lund); heat of evaporation`,
 		off: '± 30 %: the fork and the spoon decide'
 	}),
+	pasteurise: ({ food, core, logs }) => ({
+		from: `${food} held at ${plainCelsius(core)}, a degree taken off for the probe, for ${logs} log reductions`,
+		model: 'published times (USDA FSIS), and a tenth more',
+		off: 'not shorter; local codes decide'
+	}),
 	starch: ({ seconds, boil, altitude, z }) => ({
 		from: `${Math.round(seconds / 60)} min in water at 100 °C; here it boils at ${boil.toFixed(1)} °C (${altitude} m)`,
 		model: `the packet’s minutes, ten times as slow with each ${z} K less (estimate)`,

@@ -3,8 +3,10 @@ import type { HeldBy, Plan, PlannedStep, Taken } from '../model/plan';
 import type { Care } from '../model/time-facts';
 import { belowAdvised } from '../safety/rules';
 import { coreCelsius, millimetres, plainCelsius } from './quantities';
+import { formatDuration } from '../units/time';
 import { panFats } from '../foods/fats';
 
+const wordDuration = (seconds: number) => (Number.isFinite(seconds) ? formatDuration(seconds) : 'for ever');
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** An author's text with the step's own figures: `{pull}` is the core at which it comes off, `{peak}` what it climbs to. */
@@ -45,6 +47,10 @@ export function wordCare(care: Care): string {
 			return `The heat is too fierce for the size: it would come off at ${plainCelsius(care.pull)} for ${plainCelsius(care.goal)}. Take a lower one.`;
 		case 'pan-too-thick':
 			return `${millimetres(care.thickness)} is too thick for the pan alone: above ${millimetres(care.most)} the crust is past brown before the middle is warm. Sear, then the oven.`;
+		case 'held-too-long':
+			return `${wordDuration(care.seconds)} at ${plainCelsius(care.celsius)} is neither cold nor hot: ${care.isRefused ? 'more than 4 h is not to be eaten' : `more than ${wordDuration(care.most)} is a risk`}. A hotter bath, or a thinner piece.`;
+		case 'cooling':
+			return `${millimetres(care.size)} in ${care.in} takes ${wordDuration(care.first)} to 21 °C and ${wordDuration(care.whole)} to 5 °C; 2 h and 6 h are allowed. Slice it, spread it, or cool it in ice water first.`;
 		case 'soft-egg':
 			return 'Soft eggs are not for pregnant, very young, old or ill guests; local rules decide.';
 		case 'fat-smokes': {

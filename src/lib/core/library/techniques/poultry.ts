@@ -197,7 +197,8 @@ const chickenBath: Technique = {
 				start: from,
 				core: degrees('peak', -0.7),
 				in: 'bath',
-				at: peak
+				at: peak,
+				held: true
 			}),
 			touches([
 				[0, 30, 'Bags into the bath'],
@@ -205,11 +206,18 @@ const chickenBath: Technique = {
 			]),
 			{ need: { kind: 'water bath', setting: peak }, after: ['salt:7200'] }
 		),
-		does('hold', 'hold', 'Hold the breasts in the bath', about(600), none, {
-			need: { kind: 'water bath', setting: peak },
-			after: ['bath:0'],
-			sign: 'Held long enough to be as safe as hotter.'
-		}),
+		does(
+			'hold',
+			'hold',
+			'Hold the breasts in the bath',
+			computed({ kind: 'pasteurise', food: 'poultry breast', core: peak }),
+			none,
+			{
+				need: { kind: 'water bath', setting: peak },
+				after: ['bath:0'],
+				sign: 'Held long enough to be as safe as hotter.'
+			}
+		),
 		heats('hot', 'the skin', 200),
 		does(
 			'crisp',

@@ -5,6 +5,7 @@ import type { TimeModel } from '../../model/time-model';
 import {
 	about,
 	burner,
+	choice,
 	computed,
 	does,
 	each,
@@ -385,7 +386,11 @@ const coldBeef: Technique = {
 		{ ...thickness, name: 'Thickness across', least: 50, most: 150, usual: 80 },
 		red,
 		start,
-		{ ...resting, usual: 0 }
+		{ ...resting, usual: 0 },
+		choice('cooling', 'Cooled', 'the cold alone is quick enough for thin pieces only', [
+			[0, 'whole, in the cold'],
+			[1, 'bagged, in ice water first']
+		])
 	],
 	ingredients: takes(['beef roast', 110, 'g', 'salt', 'm', { yields: 'beef roast' }], salt('salt')),
 	steps: [
@@ -418,14 +423,38 @@ const coldBeef: Technique = {
 			{
 				need: { kind: 'cold' },
 				after: ['roast:1800'],
+				when: { parameter: 'cooling', is: [0] },
 				cautions: ['From 57 to 21 °C in two hours, to 5 °C in four more.']
 			}
 		),
-		finishes('slice', 'Slice the beef thin', 240, 0.9, { need: onBoard, after: ['cool'] })
+		does(
+			'ice',
+			'chill',
+			'Cool the beef in ice water',
+			computed({ kind: 'immerse', food, shape: 'cylinder', size: mm, start: peak, core: 12, in: 'ice' }),
+			touches([
+				[0, 60, 'Beef into a bag, air out, under ice water'],
+				[0.5, 30, 'More ice'],
+				[1, 30, 'Beef out, dried, into the cold']
+			]),
+			{ need: { kind: 'cold' }, when: { parameter: 'cooling', is: [1] }, after: ['roast:1800'] }
+		),
+		does(
+			'keep',
+			'chill',
+			'Wrap the beef, keep it cold',
+			about(600),
+			touches([[0, 45, 'Wrap the beef, into the cold']]),
+			{
+				need: { kind: 'cold' },
+				after: ['cool:600', 'ice:600']
+			}
+		),
+		finishes('slice', 'Slice the beef thin', 240, 0.9, { need: onBoard, after: ['keep'] })
 	],
 	vessels: vessels(['tray', 'roast', 'roast']),
 	ahead: {
-		last: 'cool',
+		last: 'keep',
 		keeps: 3 * 86_400,
 		source: 'cooked dishes, mash, stock: USDA/FMI storage guide, at 4 °C',
 		how: 'whole, wrapped, in the cold'
