@@ -105,7 +105,9 @@ export function beyondLimits(technique: Sized, path: Path): readonly Issue[] {
 
 function quantitiesBeyond(of: object | undefined, kind: string | undefined, ends: Ends, path: Path): readonly Issue[] {
 	return Object.entries(of ?? {}).flatMap(([key, quantity]: [string, unknown]): Issue[] => {
-		const range = ranges[`${kind ?? ''} ${key}`] ?? ranges[key];
+		// A bird has its mass where others have their thickness.
+		const isMass = key === 'thickness' && of !== undefined && 'shape' in of && of.shape === 'bird';
+		const range = isMass ? mass : (ranges[`${kind ?? ''} ${key}`] ?? ranges[key]);
 		if (!range || !isQuantity(quantity)) return [];
 		const bad = valuesOf(quantity, ends).find((v) => !(v >= range.least && v <= range.most));
 		if (bad === undefined) return [];

@@ -9,6 +9,7 @@ import { doneAt, runOf, runUntil, withEvent } from '../testing/some-run';
 import { compileDemo, demoCases, planDemo } from '../testing/demo-plan';
 import { solveNow } from '../testing/solve-now';
 import { checkSchedule } from './check';
+import { grid } from './compile/compile';
 import { scheduleOf } from './compile/schedule-of';
 import { planMealNow } from './plan-meal';
 import { cures } from './advise/cures';
@@ -94,7 +95,8 @@ test('where life goes by the plan, nothing that lies ahead has to move', () => {
 		const standing = standingOf(run, instantAt(run, clock));
 		const outcome = planMealNow({ ...demo, techniques: [...library.values()], seed: 1, budget: 400, standing });
 		expect(outcome.kind).toBe('plan');
-		if (outcome.kind === 'plan') expect(outcome.plan.objective).toBeLessThanOrEqual(plan.objective);
+		// What has begun is settled on the grid of times, to the next step of it.
+		if (outcome.kind === 'plan') expect(outcome.plan.objective).toBeLessThan(plan.objective + grid);
 	}
 });
 

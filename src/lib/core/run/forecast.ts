@@ -149,7 +149,9 @@ function begunOf({ plan, done, begun, since, late }: Facts, now: number): Readon
 			// It begins by itself.
 			const at = step.after.length > 0 ? Math.max(step.from, ready) : step.from;
 			const isOver = before.every((b) => b.hasEnded);
-			return isReady && isOver && at <= now ? (before.length > 0 ? ready : at) : undefined;
+			if (!isReady || !isOver || at > now) return undefined;
+			// Where all goes by the plan it begins as planned, also a moment after what it follows.
+			return before.length > 0 && !isNear(step.from, ready, ready) ? ready : at;
 		}
 	}
 	return found;

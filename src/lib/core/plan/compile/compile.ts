@@ -26,7 +26,7 @@ const mostSteps = 2500;
 /** Choices of this kind are whether a part is made before the evening. */
 export const aheadChoice = 'ahead:';
 /** What it has to save to make something before the evening: so many seconds of it. */
-const priceOfAhead = 30 * minute;
+const priceOfAhead = 90 * minute;
 
 /** One way of doing a step: what a mode of its task stands for. */
 export interface Way {
@@ -164,7 +164,11 @@ export function compileMeal(
 		choices.push({ id: `${aheadChoice}${part.id}`, options });
 	});
 	for (const link of meal.links) {
-		const ends = [taskId(link.from.part, link.from.step), taskId(link.to.part, link.to.step)] as const;
+		// What follows a step follows its last batch.
+		const ends = [
+			lastBatch(taskId(link.from.part, link.from.step), steps),
+			taskId(link.to.part, link.to.step)
+		] as const;
 		const [from, to] = ends;
 		// A link to a step that is not done tonight binds nothing.
 		if (!ends.every((id) => steps.has(id))) continue;
@@ -252,6 +256,13 @@ function cook(
 function settled(work: Work, { part, technique }: Portion): Work {
 	const of = valuesFor(technique, part.settings, work.covers);
 	return { ...work, step: { ...work.step, hands: countedHands(work.step.hands, of, work.pieces) } };
+}
+
+/** The last batch of a step that is done in several. */
+function lastBatch(task: string, steps: ReadonlyMap<string, TracedStep>): string {
+	let k = 1;
+	while (steps.has(`${task}-b${k + 1}`)) k++;
+	return k === 1 ? task : `${task}-b${k}`;
 }
 
 function roundUp(seconds: number): number {

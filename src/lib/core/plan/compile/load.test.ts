@@ -34,7 +34,8 @@ test('all of it goes in, and no batch is fuller than its vessel or its heat allo
 			if (load.piece && load.vessel && load.most > load.vessels) {
 				const laid = step.load as Extract<Step['load'], { sort: unknown }>;
 				const share = (load.most / load.vessels) * footprintArea(load.piece);
-				expect(share).toBeLessThanOrEqual(fullest[laid.sort] * load.vessel.area + 1e-9);
+				const full = load.limit.kind === 'layer' ? load.limit.full : fullest[laid.sort];
+				expect(share).toBeLessThanOrEqual(full * load.vessel.area + 1e-9);
 			}
 			expect(load.batches > 1).toBe(wordBatches(load) !== undefined);
 			for (const words of [wordLoad(load), wordBatches(load) ?? ''])
@@ -67,7 +68,8 @@ test('more people never make fewer batches, more vessels, oil or power never mor
 });
 
 test('without its vessel or fryer there is nothing to say', () => {
-	const bare = { ...everything, vessels: [], stations: everything.stations.filter((s) => s.kind !== 'fryer') };
+	const isMetal = (s: Kitchen['stations'][number]) => ['fryer', 'griddle', 'grill'].includes(s.kind);
+	const bare = { ...everything, vessels: [], stations: everything.stations.filter((s) => !isMetal(s)) };
 	for (const { technique, step } of loaded) expect(batches(step, technique, 4, bare)).toBeUndefined();
 });
 

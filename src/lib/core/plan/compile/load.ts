@@ -208,7 +208,9 @@ function inOneLayer(load: Laid, of: (id: string) => number, kitchen: Kitchen): B
 	const whole = Math.ceil(valueOf(load.pieces, of) - 1e-9);
 	const piece = pieceOf(load, of);
 	const vessel = vesselOfLayer(load.on, kitchen);
-	const area = load.on === 'griddle' || load.on === 'grill' ? usualFace[load.on] : vessel?.area;
+	const isThere = kitchen.stations.some((s) => s.kind === load.on);
+	const metal = load.on === 'griddle' || load.on === 'grill' ? usualFace[load.on] : undefined;
+	const area = metal === undefined ? vessel?.area : isThere ? metal : undefined;
 	if (area === undefined) return undefined;
 	const full =
 		load.on === 'water' || load.on === 'oil' || load.on === 'steamer' ? layerFull[load.on] : fullest[load.sort];

@@ -3,7 +3,7 @@
 import type { Kitchen } from '../../model/kitchen';
 import type { Meal } from '../../model/meal';
 import type { Technique } from '../../model/technique';
-import { batchesOf, type Batches } from '../compile/load';
+import { batchesOf, mostBatches, type Batches } from '../compile/load';
 import { alternativesOf } from '../compile/portions';
 import { valuesFor } from '../../timing/values';
 
@@ -20,7 +20,8 @@ export function loadsOf(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMap<st
 		return (chosen?.portions ?? []).flatMap(({ part: portion, technique, works }) =>
 			technique.steps.flatMap((step): StepLoad[] => {
 				const work = works.find((w) => w.step.id === step.id);
-				const load = work && batchesOf(step, valuesFor(technique, portion.settings, work.covers), kitchen);
+				const covers = (work?.covers ?? 0) * Math.min(mostBatches, work?.batches ?? 1);
+				const load = work && batchesOf(step, valuesFor(technique, portion.settings, covers), kitchen);
 				return load ? [{ part: portion.id, name: portion.name, say: step.say, load }] : [];
 			})
 		);

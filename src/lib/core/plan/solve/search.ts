@@ -272,11 +272,13 @@ export class Search {
 		this.turnEnds = this.engine.conflicts + conflictsPerTurn[this.manner];
 	}
 
-	/** Without a plan: on time at first, then later and later. */
+	/** Without a plan: on time at first, then later and later; every other time each service by itself. */
 	private postponed(): readonly number[] {
 		const { due, horizon } = this.model;
-		const later = this.turns < 4 ? 0 : this.random(Math.ceil(horizon * Math.min(0.5, (this.turns - 3) / 40)));
-		return due.map((d) => d + later);
+		const some = () => (this.turns < 4 ? 0 : this.random(Math.ceil(horizon * Math.min(0.5, (this.turns - 3) / 40))));
+		const all = some();
+		const isApart = due.length > 1 && this.turns % 2 === 1;
+		return due.map((d) => d + (isApart ? some() : all));
 	}
 
 	/** Decide one thing; `false` when everything is decided. */
