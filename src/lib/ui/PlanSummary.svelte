@@ -3,7 +3,10 @@
 	import { serviceOf, type Meal } from '../core/model/meal';
 	import type { Kitchen } from '../core/model/kitchen';
 	import { formatClock, formatDuration } from '../core/units/time';
+	import { isHard } from '../core/plan/warnings';
+	import { wordCare } from '../core/words/steps';
 	import type { Planning } from '../state/planning.svelte';
+	import { getUnits } from './units';
 
 	interface Props {
 		planning: Planning;
@@ -14,6 +17,8 @@
 		oncure: (cure: { readonly meal: Meal }) => void;
 	}
 	const { planning, meal, kitchen, oncure }: Props = $props();
+
+	const units = getUnits();
 
 	const { plan, isCurrent, isWorking, spent, problems, cures } = $derived(planning);
 
@@ -37,6 +42,12 @@
 	/** When that would be served. */
 	const wordCure = (cured: typeof plan) =>
 		`begin ${formatClock(cured.from)}, ${cured.services.map((s) => `${s.name.toLowerCase()} ${formatClock(s.at)}`).join(', ')}`;
+	/** What a plan must not go on with, each once; guests who must not have all that they get. */
+	const unsafe = $derived(
+		isOf ? [...new Set(plan.steps.flatMap((s) => s.care.filter(isHard).map((c) => units.say(wordCare(c)))))] : []
+	);
+	const clashes = $derived(isOf ? plan.clashes : []);
+	const notFor = $derived([...new Set(clashes.map((c) => c.name))]);
 	const overdue = $derived(longest.wait - longest.free);
 </script>
 
@@ -56,14 +67,19 @@
 			<p class="bad">
 				{late.map((s) => `${s.name} ${formatDuration(s.at - s.due)} late`).join(', ')}
 			</p>
+		{:else if unsafe.length > 0}
+			<p class="bad">Not safe as it is</p>
+		{:else if notFor.length > 0}
+			<p class="bad">Not for {notFor.join(', ')}</p>
 		{:else}
 			<p class="good">On time</p>
 		{/if}
 		{#if problems.length === 0 && isCurrent && !isEmpty}
 			<p class="proof">
 				{overdue > 30 ? `past its best: ${longest.name}, ${formatDuration(overdue)}` : 'nothing waits too long'} ·
-				{#if plan.status === 'optimal'}proven the best{:else if gap !== undefined}at most {gap} % from the best{:else if isWorking}looking
-					for a better plan{:else}best found{/if}
+				{#if unsafe.length > 0 || clashes.length > 0}to be mended first{:else if plan.status === 'optimal'}proven the
+					best{:else if gap !== undefined}at most {gap} % from the best{:else if isWorking}looking for a better plan{:else}best
+					found{/if}
 			</p>
 		{/if}
 	</div>
@@ -79,6 +95,17 @@
 		</div>
 	{/if}
 </div>
+{#if unsafe.length > 0 && problems.length === 0}
+	<ul class="problems" role="alert" aria-label="Not safe as it is">
+		{#each unsafe as say (say)}<li>{say}</li>{/each}
+	</ul>
+{/if}
+{#if clashes.length > 0 && problems.length === 0}
+	<p class="guests">
+		{notFor.join(', ')}: {clashes.length === 1 ? 'one thing is' : `${clashes.length} things are`} not for everybody.
+		<a href="/menu/guests">See what, and what to do</a>
+	</p>
+{/if}
 {#if problems.length > 0 && !isEmpty}
 	<ul class="problems" role="alert">
 		{#each problems as problem, i (i)}<li>{problem}</li>{/each}
@@ -123,6 +150,9 @@
 	.state {
 		margin-left: auto;
 		text-align: right;
+	}
+	.guests {
+		color: var(--alarm);
 	}
 	.good {
 		color: var(--herb);

@@ -5,6 +5,7 @@
 	import Undo2 from '@lucide/svelte/icons/undo-2';
 	import { formatClock } from '$lib/core/units/time';
 	import type { Cue } from '$lib/core/run/cues';
+	import { wordShortly } from '$lib/core/words/guests';
 	import { inUnits } from '$lib/core/words/quantities';
 	import { speakCue } from '$lib/core/words/speak';
 	import { wordFilled } from '$lib/core/words/steps';
@@ -57,6 +58,16 @@
 	});
 	const mostNamed = 3;
 	const hasBegun = $derived(running.hasBegun);
+	/** Whom a part is not for; at the pass, of all parts of the course. */
+	const notForOf = (cue: Cue): readonly string[] => {
+		const part = partOf(cue.part);
+		const those = plan.clashes.filter((c) => {
+			if (part) return c.part === (part.of ?? part.id);
+			const of = plan.parts.find((p) => (p.of ?? p.id) === c.part);
+			return cue.course !== undefined && of?.course === cue.course;
+		});
+		return [...new Set(those.map((c) => (part ? wordShortly(c) : `${c.of} ${wordShortly(c)}`)))];
+	};
 
 	onMount(() => {
 		return () => {
@@ -152,6 +163,7 @@
 				tone={partOf(cue.part)?.tone}
 				partName={partOf(cue.part)?.name ?? plan.name}
 				allergens={partOf(cue.part)?.allergens ?? []}
+				notFor={notForOf(cue)}
 				ondone={() => {
 					running.done(cue.id);
 				}}

@@ -24,6 +24,7 @@
 	};
 	const pages = [
 		{ path: '/menu', name: 'Parts' },
+		{ path: '/menu/guests', name: 'Guests' },
 		{ path: '/menu/amounts', name: 'Shopping and bowls' },
 		{ path: '/menu/loads', name: 'Trays and batches' },
 		{ path: '/menu/ahead', name: 'Ahead' },

@@ -1,6 +1,6 @@
 // Changes to a meal, each of which leaves it consistent: links whose steps are gone go with them.
 import type { VesselKind } from './kitchen';
-import { serviceOf, type Meal, type Part, type Wish } from './meal';
+import { serviceOf, type Guest, type Meal, type Part, type Wish } from './meal';
 import type { Technique } from './technique';
 
 type Techniques = ReadonlyMap<string, Technique>;
@@ -8,7 +8,39 @@ const tones = 8;
 
 /** Another number of people; of the wishes stay those that there are guests for. */
 export function withCovers(meal: Meal, covers: number): Meal {
-	return { ...meal, covers, parts: meal.parts.map((p) => withFewerWishes(p, p.covers ?? covers)) };
+	const fewer = (meal.guests ?? []).slice(covers).reduce((m, g) => withoutGuest(m, g.id), meal);
+	return { ...fewer, covers, parts: fewer.parts.map((p) => withFewerWishes(p, p.covers ?? covers)) };
+}
+
+/** One more guest to be cooked for with care, by an id of their own; or one in place of that of the same id. */
+export function withGuest(meal: Meal, guest: Guest): Meal {
+	const guests = meal.guests ?? [];
+	const isThere = guests.some((g) => g.id === guest.id);
+	const named = (w: Wish) => (w.guest === guest.id ? { ...w, name: guest.name } : w);
+	return {
+		...meal,
+		guests: isThere ? guests.map((g) => (g.id === guest.id ? guest : g)) : [...guests, guest],
+		parts: meal.parts.map((p) => (p.wishes ? { ...p, wishes: p.wishes.map(named) } : p))
+	};
+}
+
+/** A guest of whom nothing is known yet, by the next free number. */
+export function newGuest(meal: Meal): Guest {
+	const guests = meal.guests ?? [];
+	const id = freeId(
+		guests.map((g) => g.id),
+		'guest'
+	);
+	return { id, name: `Guest ${guests.length + 1}`, allergies: [] };
+}
+
+/** Without a guest, and without what was cooked otherwise for them. */
+export function withoutGuest(meal: Meal, guest: string): Meal {
+	return {
+		...meal,
+		guests: (meal.guests ?? []).filter((g) => g.id !== guest),
+		parts: meal.parts.map((p) => (p.wishes ? { ...p, wishes: p.wishes.filter((w) => w.guest !== guest) } : p))
+	};
 }
 
 function withFewerWishes(part: Part, covers: number): Part {

@@ -3,12 +3,27 @@ import { z } from 'zod';
 import { duplicateIds, issuesOf, type Issue, type Read } from '../issues';
 import { idSchema, nameSchema } from './kitchen';
 import { allergens } from '../foods/allergens';
+import { diets } from '../foods/diets';
 import { readTechnique, techniqueSchema, type Technique } from './technique';
 
 const clock = z.int().min(0, 'must be a time of day').max(86_399, 'must be a time of day');
 
+/** What makes somebody a guest at risk, to whom nothing risky is served. */
+export const risks = ['pregnant', 'very young', 'old', 'ill'] as const;
+const guestSchema = z.object({
+	id: idSchema,
+	/** Who, in the kitchen's words: "seat 4", "Ana". */
+	name: nameSchema,
+	risk: z.enum(risks).optional(),
+	allergies: z.array(z.enum(allergens)).max(allergens.length).default([]),
+	diet: z.enum(diets).optional()
+});
+export type Guest = z.infer<typeof guestSchema>;
+
 const wishSchema = z.object({
 	id: idSchema,
+	/** The guest whose wish it is, where it is that of one who is named. */
+	guest: idSchema.optional(),
 	/** Who, in the kitchen's words: "seat 4". */
 	name: nameSchema,
 	covers: z.int().min(1).max(60),
@@ -57,6 +72,8 @@ export const mealSchema = z.object({
 		.array(z.object({ id: idSchema, name: nameSchema, service: clock }))
 		.min(1, 'needs at least one course')
 		.max(8),
+	/** Those of the people who have to be cooked for with care: named once, for every part. */
+	guests: z.array(guestSchema).max(60).optional(),
 	/** In plating order within their course. */
 	parts: z.array(partSchema).max(40),
 	/** Techniques of this meal alone, beside those of the library. */
@@ -126,8 +143,12 @@ export function readMeal(data: unknown, library: ReadonlyMap<string, Technique>)
 		...own.flatMap((read) => (read.ok ? [] : read.issues)),
 		...duplicateIds(meal.own, ['own']),
 		...duplicateIds(meal.courses, ['courses']),
-		...duplicateIds(meal.parts, ['parts'])
+		...duplicateIds(meal.parts, ['parts']),
+		...duplicateIds(meal.guests ?? [], ['guests'])
 	];
+	const guests = new Set((meal.guests ?? []).map((g) => g.id));
+	if (guests.size > meal.covers)
+		issues.push({ code: 'too-many', path: ['guests'], what: 'guests', seen: guests.size, most: meal.covers });
 	const courses = new Set(meal.courses.map((c) => c.id));
 	meal.parts.forEach((p, i) => {
 		const unknown = (key: string, id: string, among: string) => {
@@ -151,6 +172,10 @@ export function readMeal(data: unknown, library: ReadonlyMap<string, Technique>)
 			});
 		}
 		issues.push(...duplicateIds(p.wishes ?? [], ['parts', i, 'wishes']));
+		(p.wishes ?? []).forEach((w, k) => {
+			if (w.guest === undefined || guests.has(w.guest)) return;
+			issues.push({ code: 'unknown-id', path: ['parts', i, 'wishes', k, 'guest'], id: w.guest, among: 'guests' });
+		});
 		const settings = [
 			...Object.entries(p.settings).map(([key, value]) => ({ key, value, path: ['parts', i, 'settings', key] })),
 			...(p.wishes ?? []).flatMap((w, k) =>

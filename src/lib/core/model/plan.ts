@@ -68,6 +68,22 @@ const plannedStepSchema = z.object({
 	after: z.array(z.string())
 });
 
+/** What a part is to a guest who has to be cooked for with care, and why it is not for them. */
+const clashSchema = z.object({
+	guest: z.string(),
+	name: z.string(),
+	/** The part of the meal, and what it is called. */
+	part: z.string(),
+	of: z.string(),
+	why: z.discriminatedUnion('kind', [
+		z.object({ kind: z.literal('allergen'), allergens: z.array(z.string()) }),
+		z.object({ kind: z.literal('diet'), diet: z.string(), holds: z.string() }),
+		z.object({ kind: z.literal('raw'), risk: z.string(), raw: z.string() }),
+		z.object({ kind: z.literal('risk'), risk: z.string(), care: careSchema })
+	])
+});
+export type Clash = z.infer<typeof clashSchema>;
+
 const plannedPartSchema = z.object({
 	id: z.string(),
 	/** The part of the meal it comes from; other guests may have that otherwise. */
@@ -119,6 +135,8 @@ export const planSchema = z.object({
 	lanes: z.array(laneSchema),
 	cooks: z.array(z.object({ id: z.string(), name: z.string() })),
 	parts: z.array(plannedPartSchema),
+	/** What is not for a guest who has to be cooked for with care. */
+	clashes: z.array(clashSchema).default([]),
 	steps: z.array(plannedStepSchema),
 	/** Waits of a part between two of its steps, or before it is plated. */
 	waits: z.array(z.object({ part: z.string(), after: z.string(), from: time, to: time, lane: z.string() })),

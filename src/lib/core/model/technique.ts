@@ -200,6 +200,8 @@ export const techniqueSchema = z.object({
 	kind: z.enum(partKinds),
 	/** What it makes, where there are several ways to make it. */
 	makes: nameSchema.optional(),
+	/** What of it is eaten raw or nearly so: not for guests at risk. */
+	raw: z.enum(['egg', 'fish', 'meat', 'sprouts', 'milk']).optional(),
 	/** A cook's own that was put away: kept, and not offered. */
 	archived: z.boolean().optional(),
 	/** Other words it is found by. */

@@ -40,7 +40,15 @@ function figureOf(of: Asked, name: string): number | undefined {
 function valueOf({ ask, then, ...row }: Row): number | undefined {
 	if (!ask.startsWith('monotone:')) return figureOf(row, ask);
 	const name = ask.slice('monotone:'.length);
-	const [before, after] = [figureOf(row, name), figureOf({ ...row, ...then }, name)];
+	const { technique, people, values, kitchen, altitude } = { ...row, ...then };
+	const changed: Asked = {
+		technique: technique ?? row.technique,
+		people: people ?? row.people,
+		values: values ?? row.values,
+		kitchen: kitchen ?? row.kitchen,
+		altitude
+	};
+	const [before, after] = [figureOf(row, name), figureOf(changed, name)];
 	return before === undefined || after === undefined ? undefined : after / before;
 }
 

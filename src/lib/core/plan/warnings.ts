@@ -53,6 +53,9 @@ function ofCare(care: Care): Pick<Warning, 'code' | 'hard'> | undefined {
 	}
 }
 
+/** Whether a plan must not go on with it. */
+export const isHard = (care: Care): boolean => ofCare(care)?.hard === true;
+
 /** All of a part's warnings, each code once. */
 export function warningsOf(trace: Trace, kitchen: Kitchen): readonly Warning[] {
 	void kitchen;

@@ -13,9 +13,11 @@
 		partName: string;
 		/** What guests must know of. */
 		allergens: readonly string[];
+		/** Guests whom it is not for, and why, in few words. */
+		notFor: readonly string[];
 		ondone: () => void;
 	}
-	const { cue, digit, clock, tone, partName, allergens, ondone }: Props = $props();
+	const { cue, digit, clock, tone, partName, allergens, notFor, ondone }: Props = $props();
 
 	const isBusy = $derived(cue.until - cue.at > 90);
 	const left = $derived(cue.until - clock);
@@ -27,7 +29,7 @@
 		<p class="part">
 			<span class="digit">{digit}</span>{partName}{#if allergens.length > 0}<span class="tags"
 					>contains {allergens.join(', ')}</span
-				>{/if}
+				>{/if}{#each notFor as words (words)}<span class="tags">{words}</span>{/each}
 		</p>
 		<h3>{cue.say}</h3>
 		{#if cue.where !== ''}<p class="where">{cue.where}</p>{/if}

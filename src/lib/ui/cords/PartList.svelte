@@ -2,6 +2,7 @@
 <script lang="ts">
 	import type { SpokenPlan } from '../../core/words/speak';
 	import { clock } from '../../core/safety/rules';
+	import { wordShortly } from '../../core/words/guests';
 	import { formatClock, formatDuration } from '../../core/units/time';
 	import Swatch from '../Swatch.svelte';
 
@@ -41,6 +42,9 @@
 								{#if part.allergens?.length}
 									· <span class="tags">contains {part.allergens.join(', ')}</span>
 								{/if}
+								{#each plan.clashes.filter((c) => c.part === (part.of ?? part.id)) as clash (clash.guest + clash.why.kind)}
+									· <span data-over="true">{wordShortly(clash)}</span>
+								{/each}
 								{#if part.between > 0}
 									· <span data-over={part.between > clock.afterCooking.home}
 										>{formatDuration(part.between)} between cold and hot, of {formatDuration(clock.afterCooking.home)} at

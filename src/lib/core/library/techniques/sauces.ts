@@ -302,6 +302,7 @@ const reduction: Technique = {
 
 const emulsion: Technique = {
 	id: 'butter-emulsion',
+	raw: 'egg',
 	name: 'Warm butter sauce',
 	kind: 'sauce',
 	makes: 'butter sauce',
@@ -342,6 +343,7 @@ const emulsion: Technique = {
 
 const mayonnaise: Technique = {
 	id: 'mayonnaise',
+	raw: 'egg',
 	name: 'Mayonnaise',
 	kind: 'sauce',
 	makes: 'cold egg sauce',

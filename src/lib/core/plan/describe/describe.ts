@@ -11,6 +11,7 @@ import { stationsBehind } from '../compile/places';
 import type { Schedule } from '../problem';
 import { assignEqual, at } from './assign';
 import { secondsBetween } from './between';
+import { clashesOf } from './guests';
 import { findIdle, findTight } from './hands-load';
 import { heldBy } from '../why/held-by';
 import { terrainOf } from './terrain';
@@ -135,6 +136,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 			}
 		];
 	});
+	const clashes = clashesOf(meal, { parts, steps }, techniquesOf(trace.plated));
 	const allHands = [...handsOf.values()].flat().map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) }));
 	const span = {
 		from: Math.min(...steps.map((s) => s.from), ...services.map((s) => s.plating)),
@@ -154,6 +156,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		lanes: lanesOf(kitchen),
 		cooks: kitchen.cooks.map(({ id, name }) => ({ id, name })),
 		parts,
+		clashes: [...clashes],
 		steps,
 		waits: waitsOf(steps, parts),
 		terrain: kitchen.stations.flatMap((s) => {
@@ -169,6 +172,8 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 	};
 	return { plan, isManned };
 }
+
+const techniquesOf = (plated: Compiled['trace']['plated']) => new Map(plated.map((p) => [p.technique.id, p.technique]));
 
 /** Kinds of parts for which the time between cold and hot is counted. */
 const spoils: ReadonlySet<string> = new Set(['protein', 'egg']);

@@ -1,0 +1,54 @@
+// Guests who have to be cooked for with care, in words: what is not for them, and what would mend it.
+import type { Clash } from '../model/plan';
+import type { GuestOffer } from '../plan/advise/guest-offers';
+import { plainCelsius } from './quantities';
+
+const raws: Readonly<Record<string, string>> = {
+	egg: 'raw or hardly warmed egg',
+	fish: 'raw fish',
+	meat: 'raw meat',
+	sprouts: 'raw sprouts',
+	milk: 'unpasteurised milk'
+};
+const cares: Partial<Record<string, string>> = {
+	'soft-egg': 'the egg stays soft',
+	'start-too-warm': 'it lay too warm',
+	'held-too-long': 'it is too long neither cold nor hot'
+};
+
+/** Why a part is not for somebody. */
+export function wordClash({ name, of, why }: Clash): string {
+	switch (why.kind) {
+		case 'allergen':
+			return `${of} is not for ${name}: it contains ${why.allergens.join(', ')}.`;
+		case 'diet':
+			return `${of} is not for ${name} (${why.diet}): it contains ${why.holds}.`;
+		case 'raw':
+			return `${of} is not for ${name} (${why.risk}): ${raws[why.raw] ?? why.raw}.`;
+		case 'risk': {
+			const { care } = why;
+			const what =
+				care.kind === 'below-advised'
+					? `it stays below ${plainCelsius(care.advised)}`
+					: (cares[care.kind] ?? care.kind);
+			return `${of} is not for ${name} (${why.risk}): ${what}.`;
+		}
+	}
+}
+
+/** The same in few words, for the pass and the cook's hands: "not for Ana: milk". */
+export function wordShortly({ name, why }: Clash): string {
+	const what = why.kind === 'allergen' ? why.allergens.join(', ') : why.kind === 'diet' ? why.diet : why.risk;
+	return `not for ${name}: ${what}`;
+}
+
+export function wordGuestOffer({ what }: GuestOffer): string {
+	switch (what.kind) {
+		case 'without':
+			return `${what.guest} without ${what.part}`;
+		case 'hotter':
+			return `${what.guest}’s to ${plainCelsius(what.celsius)}`;
+		case 'hard':
+			return `${what.guest}’s egg hard`;
+	}
+}
