@@ -25,7 +25,10 @@ export const tender = {
 	asparagus: { dose: 1, food: 'green vegetable' },
 	cauliflower: { dose: 1.8, food: 'green vegetable' },
 	sprouts: { dose: 0.8, food: 'green vegetable' },
-	cabbage: { dose: 1, food: 'green vegetable' }
+	cabbage: { dose: 1, food: 'green vegetable' },
+	aubergine: { dose: 1.2, food: 'green vegetable' },
+	courgette: { dose: 0.7, food: 'green vegetable' },
+	peas: { dose: 1.5, food: 'green vegetable' }
 } as const satisfies Readonly<Record<string, { readonly dose: number; readonly food: Food }>>;
 export type Vegetable = keyof typeof tender;
 

@@ -76,13 +76,16 @@ export function withSetting(meal: Meal, part: string, parameter: string, value: 
 	});
 }
 
-/** Another way to make a part; settings that the new one lacks, and links to steps it lacks, are dropped. */
+/** Another way to make a part; settings that the new one lacks or cannot take, and links to steps it lacks, are dropped. */
 export function withTechnique(meal: Meal, part: string, technique: Technique, techniques: Techniques): Meal {
-	const known = new Set(technique.parameters.map((p) => p.id));
+	const fits = ([key, value]: readonly [string, number]) =>
+		technique.parameters.some((p) => p.id === key && value >= p.least && value <= p.most);
+	const fitting = (settings: Part['settings']) => Object.fromEntries(Object.entries(settings).filter(fits));
 	const next = changed(meal, part, (p) => ({
 		...p,
 		technique: technique.id,
-		settings: Object.fromEntries(Object.entries(p.settings).filter(([key]) => known.has(key)))
+		settings: fitting(p.settings),
+		...(p.wishes ? { wishes: p.wishes.map((w) => ({ ...w, settings: fitting(w.settings) })) } : {})
 	}));
 	return withoutDeadLinks(next, techniques);
 }

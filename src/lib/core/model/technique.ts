@@ -151,7 +151,18 @@ const stepSchema = z.object({
 });
 export type Step = z.infer<typeof stepSchema>;
 
-export const partKinds = ['protein', 'egg', 'side', 'starch', 'sauce', 'garnish', 'bread', 'table', 'drink'] as const;
+export const partKinds = [
+	'protein',
+	'egg',
+	'side',
+	'starch',
+	'sauce',
+	'garnish',
+	'bread',
+	'table',
+	'drink',
+	'dessert'
+] as const;
 
 export const aisles = [
 	'meat and fish',

@@ -30,7 +30,10 @@ export const vegetables = [
 	'asparagus',
 	'cauliflower',
 	'sprouts',
-	'cabbage'
+	'cabbage',
+	'aubergine',
+	'courgette',
+	'peas'
 ] as const;
 export const softnesses = ['parcooked', 'crisp', 'tender', 'soft', 'puree'] as const;
 export const eggStyleNames = ['barely set', 'runny', 'jammy', 'soft-hard', 'hard'] as const;

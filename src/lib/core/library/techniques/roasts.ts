@@ -116,7 +116,8 @@ const long = (
 	words: string[],
 	settings: readonly number[],
 	isSeared: boolean,
-	face?: CrustKind
+	face?: CrustKind,
+	bone?: number
 ): Technique => ({
 	id,
 	name,
@@ -157,6 +158,7 @@ const long = (
 				food,
 				shape: 'cylinder',
 				...(face ? { face } : {}),
+				...(bone ? { bone } : {}),
 				...(isSeared ? { seared: { seconds: 90 } } : {}),
 				thickness: mm,
 				start: from,
@@ -179,6 +181,7 @@ const long = (
 				food,
 				shape: 'cylinder',
 				...(face ? { face } : {}),
+				...(bone ? { bone } : {}),
 				...(isSeared ? { seared: { seconds: 90 } } : {}),
 				thickness: mm,
 				start: from,
@@ -242,6 +245,20 @@ const porkLoin: Technique = {
 	...loin,
 	steps: checked(withMeat(loin.steps, 'pork', ['', '']), 'loin', 'slice')
 };
+
+const lambLeg = long(
+	'lamb-leg-roast',
+	'Leg of lamb, roasted on the bone',
+	'leg of lamb',
+	'lamb leg',
+	'lamb leg',
+	[{ ...thickness, name: 'Thickness across', least: 60, most: 140, usual: 95 }, red, start, { ...resting, usual: 1 }],
+	['lamb', 'joint', 'easter', 'sunday'],
+	[160, 150, 170, 180],
+	false,
+	'fat cap',
+	1.15
+);
 
 const bacon = (id: string, name: string, about_: string, cook: Step, kit: Technique['vessels']): Technique => ({
 	id,
@@ -467,6 +484,7 @@ export const wholeCuts: readonly Technique[] = [
 	tenderloin,
 	roast,
 	porkLoin,
+	lambLeg,
 	baconOven,
 	baconPan,
 	meatballs,
