@@ -4,6 +4,7 @@
 	import type { Kitchen } from '../core/model/kitchen';
 	import { formatClock, formatDuration } from '../core/units/time';
 	import { isHard } from '../core/plan/warnings';
+	import { clock } from '../core/safety/rules';
 	import { wordCare } from '../core/words/steps';
 	import type { Planning } from '../state/planning.svelte';
 	import { getUnits } from './units';
@@ -42,9 +43,16 @@
 	/** When that would be served. */
 	const wordCure = (cured: typeof plan) =>
 		`begin ${formatClock(cured.from)}, ${cured.services.map((s) => `${s.name.toLowerCase()} ${formatClock(s.at)}`).join(', ')}`;
+	const wordBetween = (p: { readonly name: string; readonly between: number }) =>
+		`${p.name} is ${formatDuration(p.between)} neither cold nor hot: more than ${formatDuration(clock.afterCooking.trade)} is not to be eaten. Begin it later, keep it hot, or cool it in time.`;
 	/** What a plan must not go on with, each once; guests who must not have all that they get. */
 	const unsafe = $derived(
-		isOf ? [...new Set(plan.steps.flatMap((s) => s.care.filter(isHard).map((c) => units.say(wordCare(c)))))] : []
+		isOf
+			? [
+					...new Set(plan.steps.flatMap((s) => s.care.filter(isHard).map((c) => units.say(wordCare(c))))),
+					...plan.parts.filter((p) => p.between > clock.afterCooking.trade).map(wordBetween)
+				]
+			: []
 	);
 	const clashes = $derived(isOf ? plan.clashes : []);
 	const notFor = $derived([...new Set(clashes.map((c) => c.name))]);

@@ -130,7 +130,8 @@ export const fat = choice(
 );
 export const resting = choice('cover', 'Rest', 'uncovered keeps the crust; tented keeps the warmth', [
 	[0, 'uncovered'],
-	[1, 'tented']
+	[1, 'tented'],
+	[2, 'wrapped in foil']
 ]);
 
 const by = (id: string, times: number, plus = 0) => ({ by: id, times, plus });
@@ -192,9 +193,20 @@ export const handles = (
 		need: board,
 		...more
 	});
-/** Handwork on the board, by estimate: seconds for four. */
+/** After raw food board and knife are washed, and hands: in the time of the step (est.). */
+const washing = 90;
+const withWash = (time: Time, cautions: readonly string[] = []): Time =>
+	time.usual !== undefined && cautions.some((c) => c.startsWith('Raw '))
+		? {
+				...time,
+				shortest: (time.shortest ?? time.usual) + washing / 2,
+				usual: time.usual + washing,
+				longest: (time.longest ?? time.usual) + 1.5 * washing
+			}
+		: time;
+/** Handwork on the board, by estimate: seconds for four; washing up after raw food is in it. */
 export const prepares = (id: string, say: string, usual: number, people: number, more: More = {}): Step =>
-	does(id, 'prep', say, about(usual, people), whole, { need: board, ...more });
+	does(id, 'prep', say, withWash(about(usual, people), more.cautions), whole, { need: board, ...more });
 export const finishes = (id: string, say: string, usual: number, people: number, more: More = {}): Step =>
 	does(id, 'finish', say, about(usual, people), whole, { need: board, ...more });
 /** What its rest has to make good is looked at after the rest. */
@@ -281,6 +293,15 @@ const listed = (tags: readonly Allergen[]) => (tags.length === 0 ? {} : { allerg
 
 /** Salt, oil and the like. */
 export const salt = (step: string): IngredientRow => ['fine salt', 1.5, 'g', step, 's', { first: 0.6 }];
+/** Salt of the water, 9 g to a litre: litres for each of four. */
+export const salted = (step: string, litres: number): IngredientRow => [
+	'coarse salt',
+	Math.round(90 * litres) / 10,
+	'g',
+	step,
+	's',
+	{ grows: 0.9 }
+];
 export const oil = (step: string, ml = 6): IngredientRow => ['vegetable oil', ml, 'ml', step, 's', { grows: 0.7 }];
 export const butter = (step: string, grams = 8): IngredientRow => ['butter', grams, 'g', step, 'd'];
 
@@ -290,9 +311,22 @@ export const vessels = (
 ): Technique['vessels'] => rows.map(([kind, from, to]) => ({ kind, from, to }));
 
 /** What can be done before, up to a step: kept as long as the agencies' table says (its shorter time). */
-export function early(last: string, row: Keeps, how: string): NonNullable<Technique['ahead']> {
+export function early(
+	last: string,
+	row: Keeps,
+	how: string,
+	/** Kilograms of each that are heated again, and whether they are thick; absent: it goes on cooking, or is eaten cold. */
+	again?: readonly [kilograms: number, isThick?: boolean]
+): NonNullable<Technique['ahead']> {
 	const [days] = keeps[row];
-	return { last, keeps: days * 86_400, source: `${row}: USDA/FMI storage guide, at 4 °C`, how };
+	const reheat = again && { kilograms: by('covers', again[0]), ...(again[1] === true ? { isThick: true } : {}) };
+	return {
+		last,
+		keeps: days * 86_400,
+		source: `${row}: USDA/FMI storage guide, at 4 °C`,
+		how,
+		...(reheat ? { reheat } : {})
+	};
 }
 
 export const rawMeat = 'Raw meat: its own board, wash hands after.';

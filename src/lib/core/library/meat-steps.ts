@@ -27,7 +27,7 @@ import {
 
 export const red = styles('beef, lamb, venison', 'medium rare');
 
-export const piece = weight('Weight of one', 100, 220, 500);
+export const piece = weight('Weight of one, raw', 100, 220, 500);
 
 export const food = 'lean meat';
 
@@ -70,8 +70,9 @@ export const tempering = {
 	]
 } as const satisfies Technique['parameters'][number];
 
-export const stocked = (what: string, yielding: string, fry = 'fry') =>
-	takes([what, { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm', { yields: yielding }], salt('salt'), oil(fry));
+/** What is asked for in grams is raw, and bought as such. */
+export const stocked = (what: string, fry = 'fry') =>
+	takes([what, { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm'], salt('salt'), oil(fry));
 
 export const pieces = laid('pan', each(1), 0.14, 0.09, 'pieces');
 

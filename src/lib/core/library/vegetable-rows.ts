@@ -19,6 +19,8 @@ export interface Row {
 	readonly grams: number;
 	readonly ways: readonly Way[];
 	readonly words?: readonly string[];
+	/** Peeled once it is cooked. */
+	readonly isPeeledAfter?: boolean;
 	/** Pieces for each on a tray. */
 	readonly pieces: number;
 	readonly piece: readonly [length: number, width: number];
@@ -189,6 +191,7 @@ export const rows: readonly Row[] = [
 		grams: 120,
 		ways: ['boil', 'roast'],
 		words: ['beetroot', 'roots'],
+		isPeeledAfter: true,
 		pieces: 2,
 		piece: [0.06, 0.06]
 	},

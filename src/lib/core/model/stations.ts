@@ -91,7 +91,9 @@ export function laneRow(kind: string): StationRow<StationKind> | undefined {
 
 /** What a station is like where the kitchen does not say: litres, watts, °C. */
 export const usualStation = {
-	fryer: { litres: 8, power: 3500 },
+	fryer: { litres: 8, power: 3500, temperature: 175 },
+	griddle: { temperature: 220 },
+	steamer: { temperature: 100 },
 	'water bath': { litres: 12, power: 1200 },
 	grill: { temperature: 280 },
 	'wood oven': { temperature: 380 }

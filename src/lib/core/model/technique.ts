@@ -62,7 +62,8 @@ const needSchema = z.discriminatedUnion('kind', [
 	z.object({ kind: z.literal('broiler'), racks }),
 	z.object({ kind: z.literal('board') }),
 	z.object({ kind: z.literal('cold') }),
-	z.object({ kind: z.literal('fryer') }),
+	/** °C of its oil; absent: as usual. */
+	z.object({ kind: z.literal('fryer'), setting: celsius.optional() }),
 	z.object({ kind: z.literal('warm') }),
 	z.object({ kind: z.literal('grill') }),
 	z.object({ kind: z.literal('griddle') }),
@@ -236,7 +237,9 @@ export const techniqueSchema = z.object({
 			source: z.string().max(80),
 			how: z.string().max(120),
 			/** Seconds of hands to take it out; absent: 30. */
-			out: z.int().min(5).max(600).optional()
+			out: z.int().min(5).max(600).optional(),
+			/** Eaten hot as it is: heated to 74 °C right through, once; kilograms, and whether it is too thick to move by itself. */
+			reheat: z.object({ kilograms: quantitySchema, isThick: z.boolean().optional() }).optional()
 		})
 		.optional(),
 	/** How it goes on the plate, and how it fades if it waits for that. */

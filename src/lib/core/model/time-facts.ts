@@ -59,6 +59,7 @@ export const timeFactsSchema = z.discriminatedUnion('kind', [
 		level: number,
 		burner
 	}),
+	z.object({ kind: z.literal('reheat'), kilograms: number, isThick: z.boolean(), burner }),
 	z.object({ kind: z.literal('pasteurise'), food: z.string(), core: number, logs: number }),
 	z.object({ kind: z.literal('starch'), seconds: number, boil: number, altitude: number, z: number }),
 	z.object({ kind: z.literal('immerse'), food: z.string(), size: number, start: number, core: number, medium }),
@@ -79,7 +80,7 @@ export const timeFactsSchema = z.discriminatedUnion('kind', [
 		kind: z.literal('rest'),
 		food: z.string(),
 		thickness: number,
-		cover: z.enum(['on a board', 'tented', 'served']),
+		cover: z.enum(['on a board', 'tented', 'wrapped', 'served']),
 		room: number,
 		after: number
 	}),

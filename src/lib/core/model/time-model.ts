@@ -182,6 +182,8 @@ export const timeModelSchema = z.discriminatedUnion('kind', [
 	/** In a hot pan, turned, until it will peak at rest at a core; and that rest. */
 	z.object({ kind: z.literal('pan'), ...panned, advised: z.number().optional() }),
 	z.object({ kind: z.literal('pan-rest'), ...panned }),
+	/** From the cold to 74 °C right through, stirred in a pot. */
+	z.object({ kind: z.literal('reheat'), kilograms: quantity, isThick: z.boolean().optional() }),
 	/** Held at a core, °C, until it is as safe as hotter, by the published times. */
 	z.object({ kind: z.literal('pasteurise'), food: z.enum(foodNames), core: quantity }),
 	/** In one medium until the core has a temperature. */

@@ -29,6 +29,7 @@ const looks: Readonly<Record<TimeModel['kind'], 'burner' | 'oven' | 'nothing'>> 
 	reduce: 'burner',
 	simmer: 'burner',
 	pasteurise: 'nothing',
+	reheat: 'burner',
 	starch: 'nothing'
 };
 

@@ -13,7 +13,8 @@ function coverOf(rest: PieceModel['rest'], value: Value): Piece['rest'] {
 	if (rest === 'served') return 'served';
 	if (rest === undefined || rest === 'on a board') return 'bare';
 	if (rest === 'tented') return 'tented';
-	return value(rest) === 1 ? 'tented' : 'bare';
+	const how = Math.round(value(rest));
+	return how === 2 ? 'wrapped' : how === 1 ? 'tented' : 'bare';
 }
 
 /** All of a piece but its size and where it is cooked. */

@@ -158,7 +158,7 @@ export const roasting: Computers<'roast' | 'rest' | 'bake' | 'temper'> = {
 	rest: (model, value, at) => {
 		const piece = pieceOf(model, value, at);
 		const { after, peak } = cook(piece);
-		const cover = piece.rest === 'tented' ? 'tented' : piece.rest === 'served' ? 'served' : 'on a board';
+		const cover = piece.rest === 'bare' ? 'on a board' : piece.rest;
 		return {
 			usual: after,
 			sigma: 0.2,

@@ -36,6 +36,8 @@ const tapWater = 12;
 /** Milk that steams, °C: over half of the heat, and no more than so many W/m² of a saucepan's base (est.). */
 const steaming = 85;
 const gentle = { level: 0.5, most: 30_000, base: 0.0254 };
+/** Reheated, stirred: J/(kg K), from the cold to right through, K; share of the burner; longer where it is thick (est.). */
+const reheating = { c: 3600, rise: 70, level: 0.5, thick: 1.25 };
 /** A simmer is a little below the boil, K; loss of an open pan, W/K (est.). */
 const simmering = { below: 3, loss: 1.5 };
 /** A grate heats one side at a time: as good as this all round, W/(m² K). */
@@ -135,7 +137,7 @@ function coolingCare(body: Body, film: Film, start: number, size: number, medium
 }
 
 export const wet: Computers<
-	'boil' | 'boiled-egg' | 'egg' | 'soften' | 'simmer' | 'starch' | 'pasteurise' | 'reduce' | 'immerse'
+	'boil' | 'boiled-egg' | 'egg' | 'soften' | 'simmer' | 'starch' | 'reheat' | 'pasteurise' | 'reduce' | 'immerse'
 > = {
 	boil: ({ litres, start, gently = false }, value, at) => {
 		const mass = value(litres);
@@ -342,6 +344,16 @@ export const wet: Computers<
 					: [])
 			],
 			facts
+		};
+	},
+	reheat: ({ kilograms, isThick = false }, value, at) => {
+		const mass = value(kilograms);
+		const { power, efficiency: share } = netPower(at);
+		const heat = (mass * reheating.c + potHeat) * reheating.rise;
+		return {
+			usual: (heat / (reheating.level * power * share)) * (isThick ? reheating.thick : 1),
+			sigma: 0.2,
+			facts: { kind: 'reheat', kilograms: mass, isThick, burner: burnerOf(at) }
 		};
 	},
 	pasteurise: ({ food, core }, value) => {

@@ -12,6 +12,23 @@ export interface CueWords {
 	readonly cautions: readonly string[];
 }
 
+/** How what begins cold is brought to its heat; an oven is set. */
+const kindled: Readonly<Record<string, { readonly say: string; readonly sign: string; readonly caution?: string }>> = {
+	grill: {
+		say: 'Light the {place}: to {to}',
+		sign: 'A hand over the grate stays two seconds.',
+		caution: 'Charcoal and gas outdoors or under a hood: carbon monoxide.'
+	},
+	griddle: { say: 'Heat the {place} to {to}', sign: 'A drop of water dances.' },
+	fryer: { say: 'Oil on in the {place}: to {to}', sign: 'The thermometer says so; a crumb sizzles.' },
+	steamer: { say: 'Water on in the {place}', sign: 'Steam comes in a steady plume.' },
+	'wood oven': {
+		say: 'Light the fire in the {place}: to {to}',
+		sign: 'The vault has burnt white; flames lick along it.',
+		caution: 'Carbon monoxide: outdoors or under a hood; gloves.'
+	}
+};
+
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 const atThePass = { where: 'the pass', sign: undefined, cautions: [] };
 
@@ -23,11 +40,16 @@ export function wordCue(cue: Cue, plan: Plan): CueWords {
 	if (!step) return { say: '', where: '', sign: undefined, cautions: [] };
 	const place = plan.lanes.find((l) => l.id === step.lane)?.name ?? step.lane;
 	if (cue.kind === 'oven') {
+		const kind = plan.lanes.find((l) => l.id === step.lane)?.kind ?? '';
+		const { say, sign, caution } = kindled[kind] ?? {
+			say: `Set the ${place.toLowerCase()} to {to}`,
+			sign: 'The light goes out, or your thermometer says so.'
+		};
 		return {
-			say: `Set the ${place.toLowerCase()} to ${wordSetting(step)}`,
+			say: say.replace('{to}', wordSetting(step)).replace('{place}', place.toLowerCase()),
 			where: place,
-			sign: 'The light goes out, or your thermometer says so.',
-			cautions: []
+			sign,
+			cautions: caution === undefined ? [] : [caution]
 		};
 	}
 	const hand = cue.hand === undefined ? undefined : step.hands[cue.hand];

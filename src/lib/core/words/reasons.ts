@@ -117,6 +117,11 @@ const rows: Rows = {
 		model: `${oneBody}; softening ten times as fast with each 23 K (Rao & Lund); heat of evaporation`,
 		off: '± 30 %: the fork and the spoon decide'
 	}),
+	reheat: ({ kilograms, isThick, burner }) => ({
+		from: `${grams(kilograms)}${isThick ? ', thick' : ''}, stirred, from the cold to 74 °C right through, over half of ${wordBurner(burner)}`,
+		model: oneBody,
+		off: '± 20 %: the probe decides; reheated once'
+	}),
 	pasteurise: ({ food, core, logs }) => ({
 		from: `${food} held at ${plainCelsius(core)}, a degree taken off for the probe, for ${logs} log reductions`,
 		model: 'published times (USDA FSIS), and a tenth more',

@@ -12,7 +12,7 @@ export interface FakePlanner extends PlannerClient {
 }
 
 /** A planner that plans at once, with little work, unless it was told what to answer. */
-export function fakePlanner(budget = 300): FakePlanner {
+export function fakePlanner(budget = 1500): FakePlanner {
 	let latest = 0;
 	const planner: FakePlanner = {
 		asked: [],

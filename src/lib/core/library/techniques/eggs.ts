@@ -542,7 +542,26 @@ const friedPan: Technique = {
 		)
 	],
 	steps: [
-		prepares('mix', 'Cut the vegetables, beat the eggs', 480, 0.7),
+		prepares('cut', 'Cut the vegetables', 300, 0.7),
+		boils('water', 'the potatoes', 0.15, 0.5),
+		does(
+			'boil',
+			'cook',
+			'Boil the potatoes',
+			computed({ kind: 'soften', vegetable: 'waxy potato', how: 'tender', cut: 'cube', size: 0.015, start: 18 }),
+			touches([
+				[0, 20, 'Potatoes into the water'],
+				[1, 30, 'Drain, let them steam off']
+			]),
+			{
+				need: burner(),
+				load: { on: 'pot', kilograms: each(0.06), start: 18 },
+				heat: 'a steady boil',
+				after: ['water:120', 'cut:3600'],
+				sign: 'A knife goes in.'
+			}
+		),
+		prepares('mix', 'Beat the eggs, mix in the vegetables', 180, 0.7, { after: ['boil:1800'] }),
 		does(
 			'bake',
 			'cook',
@@ -563,7 +582,7 @@ const friedPan: Technique = {
 		),
 		does('rest', 'rest', 'Let the omelette settle', about(300), none, { after: ['bake:0'] })
 	],
-	vessels: vessels(['dish', 'mix', 'rest']),
+	vessels: vessels(['saucepan', 'water', 'boil'], ['dish', 'mix', 'rest']),
 	plate: plated('rest', 6, 'mash, braise, gratin')
 };
 

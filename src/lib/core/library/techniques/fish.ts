@@ -34,12 +34,12 @@ const fillet = [
 	{ ...thickness, least: 10, most: 45, usual: 22 },
 	flaking,
 	start,
-	weight('Weight of one', 100, 170, 300)
+	weight('Weight of one, raw', 100, 170, 300)
 ];
 
 const fish = (step: string, fat = true) =>
 	takes(
-		['fish fillet', { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm', { yields: 'fish fillet' }],
+		['fish fillet', { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm'],
 		salt('salt'),
 		...(fat ? [oil(step)] : [])
 	);

@@ -225,7 +225,7 @@ const pulses = (
 		does('dress', 'finish', `Season the ${what}`, about(90, 0.3), whole, { after: ['simmer:600'] })
 	],
 	vessels: vessels(['pot', 'simmer', 'dress']),
-	ahead: early('simmer', 'cooked dishes, mash, stock', 'cooled fast, in their broth, in the cold'),
+	ahead: early('simmer', 'cooked dishes, mash, stock', 'cooled fast, in their broth, in the cold', [0.15]),
 	plate: plated('dress', 5, 'mash, braise, gratin')
 });
 const beans = pulses(

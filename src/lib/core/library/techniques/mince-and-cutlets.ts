@@ -105,6 +105,7 @@ const sausages: Technique = {
 			computed({
 				kind: 'roast',
 				food: 'mince',
+				face: 'skin',
 				shape: 'cylinder',
 				thickness: mm,
 				start: from,
@@ -322,7 +323,7 @@ const steakGriddle: Technique = {
 	words: ['beef', 'plancha', 'flat top'],
 	about: 'Many at once on one hot plate; the burners below are taken.',
 	parameters: [thickness, red, start, piece, tempering, turning],
-	ingredients: stocked('beef steak', 'beef steak'),
+	ingredients: stocked('beef steak'),
 	steps: checked(
 		[
 			salts('steaks'),

@@ -35,7 +35,7 @@ const baked: Technique = {
 	makes: 'potatoes',
 	words: ['jacket', 'whole', 'oven'],
 	about: 'An hour and nothing to do; waits well in its skin.',
-	parameters: [size('Thickness', 40, 60, 80)],
+	parameters: [size('Thickness', 40, 70, 90)],
 	ingredients: takes(['potatoes', 210, 'g', 'scrub', 'v'], oil('scrub', 3), butter('open', 10), salt('scrub')),
 	steps: [
 		prepares('scrub', 'Scrub, dry, oil and salt the potatoes', 150, 0.8),
@@ -46,7 +46,7 @@ const baked: Technique = {
 			computed({
 				kind: 'soften',
 				vegetable: floury,
-				how: 'soft',
+				how: 'puree',
 				cut: 'round',
 				size: metres('size'),
 				start: 18,
@@ -234,7 +234,7 @@ const caramel: Technique = {
 		)
 	],
 	vessels: vessels(['pot', 'brown', 'brown']),
-	ahead: early('brown', 'cooked dishes, mash, stock', 'cooled, in the cold'),
+	ahead: early('brown', 'cooked dishes, mash, stock', 'cooled, in the cold', [0.04, true]),
 	plate: plated('brown', 4, 'mash, braise, gratin')
 };
 

@@ -42,14 +42,10 @@ export const peak = degrees('peak');
 
 const breast = styles('poultry breast', 'tender');
 
-const bird = [{ ...thickness, usual: 32 }, breast, start, weight('Weight of one', 100, 180, 300)];
+const bird = [{ ...thickness, usual: 32 }, breast, start, weight('Weight of one, raw', 100, 180, 300)];
 
 const chicken = (step = 'fry') =>
-	takes(
-		['chicken breast', { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm', { yields: 'chicken breast' }],
-		salt('salt'),
-		oil(step)
-	);
+	takes(['chicken breast', { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm'], salt('salt'), oil(step));
 
 const salts = (what: string): Step =>
 	prepares('salt', `Pat dry and salt the ${what}`, 90, 0.7, { cautions: [rawPoultry] });
@@ -141,7 +137,7 @@ const chickenPoached: Technique = {
 	words: ['chicken', 'poultry', 'broth'],
 	parameters: bird,
 	ingredients: takes(
-		['chicken breast', { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm', { yields: 'chicken breast' }],
+		['chicken breast', { by: 'weight', times: 1, plus: 0 }, 'g', 'salt', 'm'],
 		salt('salt'),
 		['carrot', 15, 'g', 'water', 'v'],
 		['celery stick', 10, 'g', 'water', 'v']
@@ -340,7 +336,12 @@ const wholeBird: Technique = {
 				[0.5, 45, 'Baste, turn the tray'],
 				[1, 60, 'Out at {pull}, tip out the juice']
 			]),
-			{ need: oven(180, 170, 190, 200), after: ['salt'], sign: '{pull} in the breast; the leg gives when wiggled.' }
+			{
+				need: oven(180, 170, 190, 200),
+				load: laid('tray', each(0.25), 0.27, 0.2, 'pieces'),
+				after: ['salt'],
+				sign: '{pull} in the breast; the leg gives when wiggled.'
+			}
 		),
 		does(
 			'rest',

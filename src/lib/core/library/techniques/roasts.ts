@@ -170,7 +170,18 @@ const long = (
 				[0.6, 30, 'Turn the tray'],
 				[1, 45, 'Out at {pull}']
 			]),
-			{ need: oven(...settings), after: isSeared ? ['sear:600'] : ['salt'], sign: '{pull} in the middle.' }
+			{
+				need: oven(...settings),
+				load: laid(
+					'tray',
+					1,
+					{ by: 'thickness', times: 0.00164, plus: 0.03 },
+					{ by: 'thickness', times: 0.001, plus: 0.03 },
+					'pieces'
+				),
+				after: isSeared ? ['sear:600'] : ['salt'],
+				sign: '{pull} in the middle.'
+			}
 		),
 		does(
 			'rest',
@@ -388,7 +399,8 @@ const meatballs: Technique = {
 		last: 'simmer',
 		keeps: 3 * 86_400,
 		source: 'cooked dishes, mash, stock: USDA/FMI storage guide, at 4 °C',
-		how: 'cooled fast and shallow, in the cold; reheat to 74 °C right through'
+		how: 'cooled fast and shallow, in the cold',
+		reheat: { kilograms: each(0.26) }
 	},
 	plate: plated('simmer', 5, 'mash, braise, gratin')
 };

@@ -452,7 +452,7 @@ const whiteSauce: Technique = {
 		)
 	],
 	vessels: vessels(['saucepan', 'cook', 'cook']),
-	ahead: early('cook', 'cooked dishes, mash, stock', 'film on its face, in the cold'),
+	ahead: early('cook', 'cooked dishes, mash, stock', 'film on its face, in the cold', [0.11, true]),
 	plate: plated('cook', 3, 'pan sauce')
 };
 

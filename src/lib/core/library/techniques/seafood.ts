@@ -136,7 +136,7 @@ const scallops: Technique = {
 	makes: 'scallops',
 	words: ['shellfish', 'molluscs'],
 	about: 'Two minutes; everything else on the plate before they go in.',
-	parameters: [size('Thickness', 15, 25, 40, 'thickness'), styles('scallop', 'done'), start, fat],
+	parameters: [size('Thickness', 12, 20, 35, 'thickness'), styles('scallop', 'done'), start, fat],
 	ingredients: takes(['scallops', 90, 'g', 'dry', 'm', { yields: 'scallops' }], salt('fry'), butter('fry', 8)),
 	steps: [
 		prepares('dry', 'Dry the scallops, take off the muscle', 180, 0.8, {

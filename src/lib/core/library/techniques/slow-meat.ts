@@ -302,7 +302,7 @@ const simmered = (
 		)
 	],
 	vessels: vessels(['pot', 'fry', 'simmer']),
-	ahead: early('simmer', 'cooked dishes, mash, stock', 'cooled fast and shallow, in the cold'),
+	ahead: early('simmer', 'cooked dishes, mash, stock', 'cooled fast and shallow, in the cold', [0.35]),
 	plate: plated('simmer', 6, 'mash, braise, gratin')
 });
 

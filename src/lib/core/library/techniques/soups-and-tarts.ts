@@ -61,7 +61,7 @@ const tomato: Technique = {
 		)
 	],
 	vessels: vessels(['saucepan', 'simmer', 'simmer']),
-	ahead: early('simmer', 'cooked dishes, mash, stock', 'cooled fast, in the cold; boil it up again'),
+	ahead: early('simmer', 'cooked dishes, mash, stock', 'cooled fast, in the cold; boil it up again', [0.12]),
 	plate: plated('simmer', 3, 'pan sauce')
 };
 
@@ -150,7 +150,7 @@ const stock: Technique = {
 		)
 	],
 	vessels: vessels(['pot', 'simmer', 'cool']),
-	ahead: early('cool', 'cooked dishes, mash, stock', 'in the cold, its fat as a lid; boil it up again'),
+	ahead: early('cool', 'cooked dishes, mash, stock', 'in the cold, its fat as a lid; boil it up again', [0.15]),
 	plate: plated('cool', 3, 'pan sauce')
 };
 
@@ -208,7 +208,7 @@ const soup: Technique = {
 		})
 	],
 	vessels: vessels(['pot', 'simmer', 'blend']),
-	ahead: early('blend', 'cooked dishes, mash, stock', 'cooled fast and shallow, in the cold'),
+	ahead: early('blend', 'cooked dishes, mash, stock', 'cooled fast and shallow, in the cold', [0.35]),
 	plate: { step: 'blend', perPlate: 6, free: 900, rate: 1, most: 3600, keep: 'lid on, below the boil' }
 };
 

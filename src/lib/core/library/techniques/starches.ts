@@ -23,6 +23,7 @@ import {
 	plated,
 	prepares,
 	salt,
+	salted,
 	size,
 	takes,
 	touches,
@@ -191,7 +192,7 @@ const fries: Technique = {
 				[1, 30, 'Fries out, spread']
 			]),
 			{
-				need: { kind: 'fryer' },
+				need: { kind: 'fryer', setting: 150 },
 				load: { on: 'fryer', kilograms: each(0.18), sides: [0.01, 0.01, 0.07] },
 				heat: '150 °C',
 				after: ['soak:3600'],
@@ -210,7 +211,7 @@ const fries: Technique = {
 				[1, 30, 'Fries out, shake']
 			]),
 			{
-				need: { kind: 'fryer' },
+				need: { kind: 'fryer', setting: 185 },
 				load: { on: 'fryer', kilograms: each(0.12), sides: [0.01, 0.01, 0.07] },
 				heat: '185 °C',
 				after: ['cool'],
@@ -280,7 +281,10 @@ const mash: Technique = {
 	makes: 'mash',
 	words: ['purée', 'potatoes', 'puree'],
 	parameters: [across(35, 20, 60)],
-	ingredients: [...potato(170, 'peel'), ...takes(butter('season', 20), ['milk', 40, 'ml', 'season', 'd'])],
+	ingredients: [
+		...potato(170, 'peel'),
+		...takes(salted('water', 0.5), butter('season', 20), ['milk', 40, 'ml', 'season', 'd'])
+	],
 	steps: [
 		cuts('peel', 'Peel and cut the potatoes', 'peel potatoes', 0.21),
 		boils('water', 'the potatoes', 0.4, 0.5),
@@ -323,7 +327,7 @@ const rootMash: Technique = {
 			? { ...s, say, time: { model: { ...s.time.model, vegetable: 'celeriac' as const, how: 'puree' as const } } }
 			: { ...s, say };
 	}),
-	ahead: early('season', 'cooked dishes, mash, stock', 'cooled shallow, in the cold; reheat to 74 °C, stirred')
+	ahead: early('season', 'cooked dishes, mash, stock', 'cooled shallow, in the cold', [0.18, true])
 };
 const boiledPotatoes: Technique = {
 	id: 'potatoes-boiled',
@@ -332,7 +336,7 @@ const boiledPotatoes: Technique = {
 	makes: 'potatoes',
 	words: ['new potatoes', 'waxy'],
 	parameters: [across(35, 20, 55)],
-	ingredients: [...potato(170, 'scrub'), ...takes(butter('season', 6))],
+	ingredients: [...potato(170, 'scrub'), ...takes(salted('water', 0.5), butter('season', 6))],
 	steps: [
 		prepares('scrub', 'Scrub the potatoes', 120, 0.8),
 		boils('water', 'the potatoes', 0.4, 0.5),
@@ -372,7 +376,10 @@ const grain = (
 	makes,
 	words,
 	parameters: [],
-	ingredients: takes([makes, grams, 'g', isDrained ? 'cook' : 'rinse', 's'], salt('cook')),
+	ingredients: takes(
+		[makes, grams, 'g', isDrained ? 'cook' : 'rinse', 's'],
+		isDrained ? salted('water', 0.9) : salt('cook')
+	),
 	steps: [
 		...(isDrained
 			? [boils('water', `the ${makes}`, 0.7, 0.7)]

@@ -55,8 +55,12 @@ const parameters = (...more: Technique['parameters']): Technique['parameters'] =
 	...more
 ];
 
-const inPan = (seconds: TimeModel['kind'] & ('pan' | 'pan-rest')): TimeModel =>
-	seconds === 'pan'
+type InPan = Extract<TimeModel, { kind: 'pan' | 'pan-rest' }>;
+/** Share of its time that a steak is under ladled butter: the last minute. */
+const basted = 0.1;
+
+const inPan = (kind: InPan['kind']): InPan =>
+	kind === 'pan'
 		? { kind: 'pan', food, thickness: mm, start: from, peak, tempered: share('temper'), turns: share('turns') }
 		: { kind: 'pan-rest', food, thickness: mm, start: from, peak, tempered: share('temper'), turns: share('turns') };
 
@@ -68,11 +72,11 @@ const fries = (what: string, extra: Partial<Step> = {}): Step => ({
 		computed(inPan('pan')),
 		touches(
 			[
-				[0, 30, `Lay the ${what} in, away from you`],
-				[0.5, 20, `Turn the ${what}`],
-				[1, 30, `Probe the ${what} from the side: off at {pull}`]
+				[0, 10, `Lay the ${what} in, away from you`, 5],
+				[0.5, 5, `Turn the ${what}`, 4],
+				[1, 15, `Probe the ${what} from the side: off at {pull}`, 5]
 			],
-			undefined
+			[share('turns'), 5, `Turn the ${what}`, 4]
 		),
 		{
 			need: burner(1500),
@@ -96,7 +100,7 @@ const steakPan: Technique = {
 	words: ['beef', 'seared', 'sirloin', 'ribeye'],
 	about: 'For thin ones, to 30 mm: thicker, the crust is ready long before the middle.',
 	parameters: [...parameters(tempering, turning), fat],
-	ingredients: stocked('beef steak', 'beef steak'),
+	ingredients: stocked('beef steak'),
 	steps: [
 		salts('steaks'),
 		when(tempers('steaks')),
@@ -116,25 +120,30 @@ const steakBasted: Technique = {
 	words: ['beef', 'butter', 'thyme', 'baste'],
 	about: 'Butter over the face that lies up: quicker and rounder, and it wants both hands at the end.',
 	ingredients: [
-		...stocked('beef steak', 'beef steak'),
-		...takes(butter('baste', 15), ['thyme', 0.5, 'g', 'baste', 'h'], ['garlic', 0.5, 'pieces', 'baste', 'v'])
+		...stocked('beef steak'),
+		...takes(butter('fry', 15), ['thyme', 0.5, 'g', 'fry', 'h'], ['garlic', 0.5, 'pieces', 'fry', 'v'])
 	],
 	steps: [
 		salts('steaks'),
 		when(tempers('steaks')),
 		heats('hot', 'the steaks', 220),
-		fries('steaks'),
-		does('baste', 'cook', 'Baste the steaks with foaming butter', about(75, 0), whole, {
-			need: burner(),
-			heat: 'medium',
-			after: ['fry:0'],
-			sign: 'The foam is nut brown and smells of it; garlic gold, not darker.',
-			cautions: ['Hot fat spits: tilt the pan towards you, spoon away from you.']
+		fries('steaks', {
+			time: computed({ ...inPan('pan'), baste: basted }),
+			hands: touches(
+				[
+					[0, 10, 'Lay the steaks in, away from you', 5],
+					[0.88, 75, 'Butter, thyme, garlic in: baste without a pause'],
+					[1, 15, 'Probe the steaks from the side: off at {pull}', 5]
+				],
+				[share('turns'), 5, 'Turn the steaks', 4]
+			),
+			sign: '{pull} in the middle; the foam nut brown, garlic gold, not darker.',
+			cautions: [smoke, 'Hot fat spits: tilt the pan towards you, spoon away from you.']
 		}),
-		rests('steaks', 'baste', inPan('pan-rest')),
+		rests('steaks', 'fry', { ...inPan('pan-rest'), baste: basted }),
 		slices('steaks')
 	],
-	vessels: vessels(['frying pan', 'hot', 'baste'])
+	vessels: vessels(['frying pan', 'hot', 'fry'])
 };
 
 const steakMarked: Technique = {
@@ -163,7 +172,7 @@ const steakOven: Technique = {
 	words: ['beef', 'thick', 'sirloin'],
 	about: 'Frees the burner after the crust; for pieces of 30 mm and more.',
 	parameters: [...parameters(resting), fat],
-	ingredients: stocked('beef steak', 'beef steak', 'sear'),
+	ingredients: stocked('beef steak', 'sear'),
 	steps: [
 		salts('steaks'),
 		heats('hot', 'the steaks', 230),
@@ -184,7 +193,7 @@ const steakLow: Technique = {
 	words: ['beef', 'thick', 'reverse', 'slow'],
 	about: 'The usual way for thick pieces: even inside, and half an hour’s grace before the pan.',
 	parameters: [...parameters(resting), fat],
-	ingredients: stocked('beef steak', 'beef steak', 'sear'),
+	ingredients: stocked('beef steak', 'sear'),
 	steps: [
 		salts('steaks'),
 		roasts(
@@ -211,7 +220,7 @@ const steakBath: Technique = {
 	words: ['beef', 'bag', 'bath'],
 	about: 'Cannot overcook for an hour; wants a bath at its own temperature.',
 	parameters: [...parameters(), fat],
-	ingredients: stocked('beef steak', 'beef steak', 'sear'),
+	ingredients: stocked('beef steak', 'sear'),
 	steps: [
 		prepares('salt', 'Salt and bag the steaks', 240, 0.8, { cautions: [rawMeat] }),
 		does(
@@ -261,7 +270,7 @@ const overFire = (
 	makes: 'steak',
 	words,
 	parameters: parameters(resting),
-	ingredients: stocked('beef steak', 'beef steak'),
+	ingredients: stocked('beef steak'),
 	steps: [
 		salts('steaks'),
 		does(
@@ -316,7 +325,7 @@ const chopThin: Technique = {
 	words: ['pork', 'cutlet'],
 	about: 'For chops to 25 mm.',
 	parameters: [{ ...thickness, usual: 22 }, styles('pork, veal', 'pink'), start, piece, tempering, turning, fat],
-	ingredients: stocked('pork chop', 'pork chop'),
+	ingredients: stocked('pork chop'),
 	steps: checked(withMeat(steakPan.steps, 'pork', ['steaks', 'chops']), 'chops', 'slice')
 };
 
@@ -334,7 +343,7 @@ const chopThick: Technique = {
 		resting,
 		fat
 	],
-	ingredients: stocked('pork chop', 'pork chop', 'sear'),
+	ingredients: stocked('pork chop', 'sear'),
 	steps: checked(withMeat(steakOven.steps, 'pork', ['steaks', 'chops']), 'chops', 'slice')
 };
 

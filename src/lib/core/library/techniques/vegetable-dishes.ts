@@ -19,6 +19,7 @@ import {
 	oil,
 	plated,
 	salt,
+	salted,
 	takes,
 	touches,
 	vessels,
@@ -144,7 +145,7 @@ const greenBeans: Technique = {
 	ingredients: takes(
 		['green beans', 75, 'g', 'top', 'v', { yields: 'green beans' }],
 		butter('toss', 6),
-		salt('blanch')
+		salted('water', 0.5)
 	),
 	steps: [
 		{

@@ -22,6 +22,7 @@ import {
 	oven,
 	plated,
 	salt,
+	salted,
 	softness,
 	steamBurns,
 	takes,
@@ -54,6 +55,11 @@ const small = (row: Row) => row.name.toLowerCase();
 const cut = (row: Row): Step =>
 	cuts('cut', row.say, row.knife, row.grams / 1000, { sign: 'One size: size decides the time.' });
 
+const tossed = (row: Row, say: string, after: string): Step =>
+	row.isPeeledAfter
+		? finishes('toss', `Rub the skins off the ${small(row)}, cut, toss`, 240, 0.9, { after: [`${after}:600`] })
+		: finishes('toss', say, 60, 0.5, { after: [`${after}:120`] });
+
 const tray = (row: Row) => laid('tray', each(row.pieces), row.piece[0], row.piece[1], 'vegetables');
 
 const ways: Readonly<
@@ -83,7 +89,7 @@ const ways: Readonly<
 					cautions: ['Steam when you drain: pour away from you.']
 				}
 			),
-			finishes('toss', `Toss the ${small(row)} in butter, season`, 60, 0.5, { after: ['boil:120'] })
+			tossed(row, `Toss the ${small(row)} in butter, season`, 'boil')
 		],
 		vessels: vessels(['pot', 'water', 'boil']),
 		plate: plated('toss', 4, 'greens'),
@@ -185,7 +191,9 @@ const ways: Readonly<
 					sign: 'Brown at the rims, a knife goes in.'
 				}
 			),
-			finishes('season', `Season the ${small(row)} while hot`, 30, 0.3, { after: ['roast:60'] })
+			row.isPeeledAfter
+				? finishes('season', `Rub the skins off the ${small(row)}, cut, season`, 240, 0.9, { after: ['roast:600'] })
+				: finishes('season', `Season the ${small(row)} while hot`, 30, 0.3, { after: ['roast:60'] })
 		],
 		vessels: vessels(['tray', 'roast', 'season']),
 		plate: plated('season', 4, 'roast vegetables'),
@@ -339,7 +347,8 @@ export const vegetables: readonly Technique[] = rows.flatMap((row) =>
 			ingredients: takes(
 				[small(row), row.grams, 'g', 'cut', 'v', { yields: row.yields }],
 				way === 'roast' || way === 'grill' ? oil(steps[1]?.id ?? 'cut') : butter(steps.at(-1)?.id ?? 'cut', 6),
-				salt(steps.at(-1)?.id ?? 'cut')
+				salt(steps.at(-1)?.id ?? 'cut'),
+				...(way === 'boil' ? [salted('water', 0.55)] : [])
 			),
 			steps,
 			vessels: kit,

@@ -44,6 +44,16 @@ const own = { resource: (s: { id: string }) => s.id, capacity: (s: { places: num
 const bathFall = 60;
 /** °C, where no oven says how warm the room is. */
 const usualRoom = 20;
+/** Seconds from cold until it may be used, and how much slower it cools (est.): a fire has to be built first. */
+const heating = { grill: 15 * 60, griddle: 8 * 60, fryer: 12 * 60, steamer: 8 * 60, 'wood oven': 75 * 60 } as const;
+const coolsSlower = 4;
+
+/** The state of a station that begins cold. */
+function heatedUp(kind: keyof typeof heating, kitchen: Kitchen): Omit<Problem['states'][number], 'id'> {
+	const room = Math.round(roomOf(kitchen));
+	const rise = Math.ceil(heating[kind] / (usualStation[kind].temperature - room));
+	return { initial: room, rise, fall: coolsSlower * rise };
+}
 
 const equipment: { readonly [K in StationKind]: Row<K> } = {
 	burner: {
@@ -60,10 +70,10 @@ const equipment: { readonly [K in StationKind]: Row<K> } = {
 	},
 	board: own,
 	cold: own,
-	fryer: own,
+	fryer: { ...own, state: (_, kitchen) => heatedUp('fryer', kitchen) },
 	warm: own,
-	grill: own,
-	griddle: { resource: (s) => s.id, capacity: () => 1 },
+	grill: { ...own, state: (_, kitchen) => heatedUp('grill', kitchen) },
+	griddle: { resource: (s) => s.id, capacity: () => 1, state: (_, kitchen) => heatedUp('griddle', kitchen) },
 	'water bath': {
 		resource: (s) => `bath:${s.id}`,
 		capacity: (s) => s.places,
@@ -73,8 +83,8 @@ const equipment: { readonly [K in StationKind]: Row<K> } = {
 			fall: bathFall
 		})
 	},
-	steamer: own,
-	'wood oven': own
+	steamer: { ...own, state: (_, kitchen) => heatedUp('steamer', kitchen) },
+	'wood oven': { ...own, state: (_, kitchen) => heatedUp('wood oven', kitchen) }
 };
 
 interface NeedRow<K extends Need['kind'], S extends StationKind> {
@@ -122,26 +132,40 @@ const needs = {
 	cold: simple('cold'),
 	fryer: row<'fryer', 'fryer'>({
 		at: 'fryer',
-		places: ({ power = usualStation.fryer.power }) => [{ amount: 1, power, fuel: 'electric' }]
+		places: ({ power = usualStation.fryer.power }, { setting = usualStation.fryer.temperature }) => [
+			{ amount: 1, power, fuel: 'electric', setting, isSet: true }
+		]
 	}),
 	warm: simple('warm'),
 	grill: row<'grill', 'grill'>({
 		at: 'grill',
-		places: ({ temperature = usualStation.grill.temperature }) => [{ amount: 1, setting: temperature, fire: 'grill' }]
+		places: ({ temperature = usualStation.grill.temperature }) => [
+			{ amount: 1, setting: temperature, fire: 'grill', isSet: true }
+		]
 	}),
 	griddle: row<'griddle', 'griddle'>({
 		at: 'griddle',
-		places: (s) => [{ amount: 1, also: s.covers.map((id) => `burner:${id}`) }]
+		places: (s) => [
+			{
+				amount: 1,
+				also: s.covers.map((id) => `burner:${id}`),
+				setting: usualStation.griddle.temperature,
+				isSet: true
+			}
+		]
 	}),
 	'water bath': row<'water bath', 'water bath'>({
 		at: 'water bath',
 		places: (_, { setting }, value) => [{ amount: 1, setting: Math.round(value(setting)), isSet: true }]
 	}),
-	steamer: simple('steamer'),
+	steamer: row<'steamer', 'steamer'>({
+		at: 'steamer',
+		places: () => [{ amount: 1, setting: usualStation.steamer.temperature, isSet: true }]
+	}),
 	'wood oven': row<'wood oven', 'wood oven'>({
 		at: 'wood oven',
 		places: ({ temperature = usualStation['wood oven'].temperature }) => [
-			{ amount: 1, setting: temperature, fire: 'wood oven' }
+			{ amount: 1, setting: temperature, fire: 'wood oven', isSet: true }
 		]
 	})
 };

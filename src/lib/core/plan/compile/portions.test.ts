@@ -132,6 +132,7 @@ describe('the planner chooses', () => {
 		expect(read.ok && read.value.problem.choices[0]?.options.map((o) => o.id).sort()).toEqual([
 			'steak-basted',
 			'steak-grill-pan',
+			'steak-griddle',
 			'steak-pan'
 		]);
 	});

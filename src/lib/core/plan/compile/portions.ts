@@ -282,6 +282,25 @@ function endIn(leader: Portion, step: string, task: Recipe['task']): string {
 
 function takeOut(part: Part, { ahead }: Technique): Step {
 	const usual = ahead?.out ?? usualOut;
+	if (ahead?.reheat)
+		return {
+			id: outStep,
+			say: `Reheat what was made ahead: ${part.name}`.slice(0, 80),
+			kind: 'cook',
+			time: { model: { kind: 'reheat', ...ahead.reheat } },
+			need: { kind: 'burner' },
+			heat: 'medium, lid ajar',
+			hands: {
+				kind: 'touches',
+				at: [
+					{ share: 0, seconds: usual, say: `Out of the cold, onto the heat: ${part.name}`.slice(0, 80) },
+					{ share: 1, seconds: 20, say: 'Probe it: 74 °C right through' }
+				],
+				every: { interval: 90, seconds: 10, say: 'Stir to the bottom' }
+			},
+			after: [],
+			sign: '74 °C right through, bubbling; reheated once, never twice.'
+		};
 	return {
 		id: outStep,
 		say: `Take out what was made ahead: ${part.name}`.slice(0, 80),

@@ -91,8 +91,9 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 			...(vessel ? { vessel } : {}),
 			hands: (handsOf.get(h.id) ?? []).map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) })),
 			...(step.sign ? { sign: step.sign } : {}),
-			cautions: [...(step.cautions ?? [])],
-			care: [...care],
+			// Once where it matters, not with every batch.
+			cautions: isLaterBatch(h.id) ? [] : [...(step.cautions ?? [])],
+			care: isLaterBatch(h.id) ? [] : [...care],
 			...(facts ? { facts } : {}),
 			heldBy: reasons.get(h.id) ?? { kind: 'nothing' },
 			after: problem.lags.filter((l) => l.to === h.id && timed.has(l.from)).map((l) => l.from)
@@ -100,7 +101,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 	});
 	const laneKind = new Map(lanesOf(kitchen).map((l) => [l.id, l.kind]));
 	const parts = trace.plated.flatMap(({ part, of, technique, served, before, isBefore }) => {
-		const { plate, kind, ahead } = technique;
+		const { plate, ahead } = technique;
 		const service = services.find((s) => s.course === part.course);
 		const last = served.flatMap((task) => timed.get(task) ?? [])[0];
 		if (!last || !service) return [];
@@ -125,13 +126,12 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 				wait,
 				free: plate.free,
 				cost: last.cost,
-				between: spoils.has(kind)
-					? secondsBetween(
-							steps.filter((s) => s.part === id),
-							laneKind,
-							plated
-						)
-					: 0,
+				between: secondsBetween(
+					technique,
+					steps.filter((s) => s.part === id),
+					laneKind,
+					plated
+				),
 				keep: plate.keep
 			}
 		];
@@ -173,10 +173,9 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 	return { plan, isManned };
 }
 
-const techniquesOf = (plated: Compiled['trace']['plated']) => new Map(plated.map((p) => [p.technique.id, p.technique]));
+const isLaterBatch = (id: string) => /-b\d+$/.test(id);
 
-/** Kinds of parts for which the time between cold and hot is counted. */
-const spoils: ReadonlySet<string> = new Set(['protein', 'egg']);
+const techniquesOf = (plated: Compiled['trace']['plated']) => new Map(plated.map((p) => [p.technique.id, p.technique]));
 
 /** How warm an oven is when it is off, °C: in a replan its state begins as hot as it is. */
 const roomIn = (station: Kitchen['stations'][number], otherwise: number) =>
