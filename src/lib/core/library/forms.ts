@@ -159,7 +159,7 @@ function parseAfter(after: string): Step['after'][number] {
 	return { step, least: 0, ...(most === undefined ? {} : { most: Number(most) }) };
 }
 
-type More = Partial<Pick<Step, 'need' | 'load' | 'heat' | 'sign' | 'cautions' | 'when' | 'ahead'>> & {
+type More = Partial<Pick<Step, 'need' | 'load' | 'together' | 'heat' | 'sign' | 'cautions' | 'when' | 'ahead'>> & {
 	readonly after?: readonly string[];
 };
 

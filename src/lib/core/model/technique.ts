@@ -124,6 +124,8 @@ const stepSchema = z.object({
 	/** Where; absent: nowhere that is scarce. */
 	need: needSchema.optional(),
 	load: loadSchema.optional(),
+	/** Guests who have it longer or shorter share its vessel and its heat: lowered in, or lifted out, at their own minute. */
+	together: z.boolean().optional(),
 	/** Done only where a choice is one of these values. */
 	when: z.object({ parameter: idSchema, is: z.array(z.number()).min(1) }).optional(),
 	/** The heat, in a cook's words. */

@@ -31,6 +31,8 @@ const panArea = 0.062;
 const mostBoilOff = (0.008 / 60) * 100 * panArea;
 /** Water for each egg that steeps, and once more, litres. */
 const steepLitres = 0.25;
+/** Less is no pot of water, litres. */
+const leastSteep = 1;
 /** Water from the tap, °C. */
 const tapWater = 12;
 /** Milk that steams, °C: over half of the heat, and no more than so many W/m² of a saucepan's base (est.). */
@@ -172,7 +174,7 @@ export const wet: Computers<
 						start: value(start),
 						count: eggs,
 						power: power * share,
-						water: steepLitres * eggs + steepLitres,
+						water: Math.max(leastSteep, steepLitres * eggs + steepLitres),
 						tap: tapWater,
 						pot: potHeat,
 						room: at.room,

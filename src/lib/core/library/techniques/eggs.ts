@@ -262,6 +262,7 @@ const poached: Technique = {
 			{
 				need: burner(),
 				load: laid('water', each(1), 0.0757, undefined, 'pieces'),
+				together: true,
 				heat: 'a quiver, 83 °C',
 				when: { parameter: 'pot', is: [0, 2] },
 				after: ['water:240', 'break:900'],
@@ -312,6 +313,7 @@ const poachedCups: Technique = {
 			{
 				need: burner(),
 				load: laid('water', each(1), 0.085, undefined, 'pieces'),
+				together: true,
 				heat: 'a quiver, lid on',
 				after: ['water:240', 'break:900'],
 				sign: 'White set, yolk trembles.',
@@ -513,6 +515,7 @@ const custard: Technique = {
 			{
 				need: burner(),
 				load: laid('steamer', each(1), 0.08, undefined, 'pieces'),
+				together: true,
 				heat: 'low, 82 °C inside',
 				after: ['water:600', 'strain:1800'],
 				sign: 'A knife comes out clean; it wobbles as one.',
@@ -536,32 +539,13 @@ const friedPan: Technique = {
 		...eggs('mix', 2),
 		...takes(
 			['onion', 40, 'g', 'mix', 'v', { yields: 'onion' }],
-			['potato', 60, 'g', 'mix', 'v', { yields: 'potato' }],
+			['cooked potatoes', 60, 'g', 'mix', 'v'],
 			salt('mix'),
 			oil('mix')
 		)
 	],
 	steps: [
-		prepares('cut', 'Cut the vegetables', 300, 0.7),
-		boils('water', 'the potatoes', 0.15, 0.5),
-		does(
-			'boil',
-			'cook',
-			'Boil the potatoes',
-			computed({ kind: 'soften', vegetable: 'waxy potato', how: 'tender', cut: 'cube', size: 0.015, start: 18 }),
-			touches([
-				[0, 20, 'Potatoes into the water'],
-				[1, 30, 'Drain, let them steam off']
-			]),
-			{
-				need: burner(),
-				load: { on: 'pot', kilograms: each(0.06), start: 18 },
-				heat: 'a steady boil',
-				after: ['water:120', 'cut:3600'],
-				sign: 'A knife goes in.'
-			}
-		),
-		prepares('mix', 'Beat the eggs, mix in the vegetables', 180, 0.7, { after: ['boil:1800'] }),
+		prepares('mix', 'Cut vegetables and cooked potatoes, beat the eggs', 480, 0.7),
 		does(
 			'bake',
 			'cook',
@@ -582,7 +566,7 @@ const friedPan: Technique = {
 		),
 		does('rest', 'rest', 'Let the omelette settle', about(300), none, { after: ['bake:0'] })
 	],
-	vessels: vessels(['saucepan', 'water', 'boil'], ['dish', 'mix', 'rest']),
+	vessels: vessels(['dish', 'mix', 'rest']),
 	plate: plated('rest', 6, 'mash, braise, gratin')
 };
 

@@ -12,7 +12,7 @@ import { valuesFor } from '../../timing/values';
 import { countedHands, handUses, type HandUse } from './hands';
 import { mostBatches } from './load';
 import { placesFor, resourcesOf, roomOf, wantedOf, type Place } from './places';
-import { alternativesOf, type Portion, type Work } from './portions';
+import { alternativesOf, baseOf, type Portion, type Work } from './portions';
 import { looksAt, valueOf } from '../../timing/model-times';
 
 /** Every time of the problem is a multiple of this, seconds. */
@@ -140,9 +140,17 @@ export function compileMeal(
 			cooked.forEach((c) => {
 				if (c.ok) for (const [id, traced] of c.value) steps.set(id, traced);
 			});
+			const { lags: within, hosts } = togetherIn(portions, steps);
+			lags.push(...within);
+			const kept = withVesselsShared(
+				portions.flatMap((p) => p.vessels.map((v) => ({ part: p.part.id, ...v }))),
+				hosts
+			);
+			vessels.push(...kept);
 			for (const p of portions) {
-				lags.push(...p.lags.map((l) => lag(l.from, l.to, l.least, l.most)));
-				vessels.push(...p.vessels.map((v) => ({ part: p.part.id, ...v })));
+				// The pot boils on for those who are lowered in later.
+				const most = (l: Portion['lags'][number]) => (hosts.has(l.to) ? undefined : l.most);
+				lags.push(...p.lags.map((l) => lag(l.from, l.to, l.least, most(l))));
 				plated.push({ ...p, before: p.ahead?.before ?? [] });
 			}
 		}
@@ -213,6 +221,54 @@ export function compileMeal(
 	const courses = new Map(meal.courses.map((c) => [c.id, c.name]));
 	const trace = { origin: meal.earliest, courses, steps, plated, plating, offsets, vessels };
 	return { ok: true, value: { problem, trace } };
+}
+
+/**
+ * Steps that guests have at their own minute in one vessel: what takes longest has the vessel and the heat; the others lie
+ * within its time, and need none of their own. Changes their ways in `steps`.
+ */
+function togetherIn(
+	portions: readonly Portion[],
+	steps: Map<string, TracedStep>
+): { readonly lags: Problem['lags']; readonly hosts: ReadonlyMap<string, string> } {
+	const lags: Problem['lags'] = [];
+	const hosts = new Map<string, string>();
+	for (const id of new Set(portions.flatMap((p) => p.works.filter((w) => w.step.together).map((w) => w.step.id)))) {
+		const those = portions.flatMap((p) => {
+			// In batches nothing is shared: each portion goes by itself.
+			const works = p.works.filter((w) => baseOf(w.step.id) === id);
+			const [work] = works;
+			const traced = work && steps.get(work.task);
+			const length = traced && Math.min(...traced.ways.map((way) => modeOf(way).duration));
+			return works.length === 1 && work && traced && length !== undefined ? [{ task: work.task, traced, length }] : [];
+		});
+		const [host, ...others] = those.toSorted((a, b) => b.length - a.length);
+		for (const { task, traced, length } of host ? others : []) {
+			const [way] = traced.ways;
+			if (!host || !way) continue;
+			steps.set(task, { ...traced, ways: [{ ...way, place: undefined }] });
+			lags.push({ from: host.task, to: task, min: -host.length, max: -length });
+			hosts.set(task, host.task);
+		}
+	}
+	return { lags, hosts };
+}
+
+/** Vessels without those of guests: what they stood in before goes on with their host. */
+function withVesselsShared(
+	all: readonly HeldVessel[],
+	hosts: ReadonlyMap<string, string>
+): readonly Mutable<HeldVessel>[] {
+	const own = all.filter((v) => !v.tasks.some((t) => hosts.has(t))).map((v): Mutable<HeldVessel> => ({ ...v }));
+	for (const v of all) {
+		const guest = v.tasks.find((t) => hosts.has(t));
+		const before = v.tasks.filter((t) => !hosts.has(t));
+		const host = own.find((o) => guest !== undefined && o.kind === v.kind && o.tasks.includes(hosts.get(guest) ?? ''));
+		if (!host || before.length === 0) continue;
+		host.from = v.from;
+		host.tasks = [...before, ...host.tasks];
+	}
+	return own;
 }
 
 /** The tasks of a portion with all ways of doing them, or what the kitchen lacks for it. */

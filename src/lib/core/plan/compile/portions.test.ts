@@ -131,8 +131,8 @@ describe('the planner chooses', () => {
 		const read = compileMeal(part, bare, library);
 		expect(read.ok && read.value.problem.choices[0]?.options.map((o) => o.id).sort()).toEqual([
 			'steak-basted',
-			'steak-grill-pan',
 			'steak-griddle',
+			'steak-grill-pan',
 			'steak-pan'
 		]);
 	});

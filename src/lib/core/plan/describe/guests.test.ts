@@ -118,7 +118,11 @@ test('any clash can be mended by one of its offers, of any guest with any part; 
 			expect(offers.length).toBeGreaterThan(0);
 			for (const offer of offers) {
 				expect(readMealData(offer.meal, library)).toMatchObject({ ok: true });
-				const request = { meal: { ...offer.meal, earliest: 6 * 3600 }, kitchen: everything, techniques: [...library.values()] };
+				const request = {
+					meal: { ...offer.meal, earliest: 6 * 3600 },
+					kitchen: everything,
+					techniques: [...library.values()]
+				};
 				const outcome = planMealNow({ ...request, seed: 1, budget: 600 });
 				// A bath cannot have two temperatures: what is hotter for one may not be had; without it always may.
 				if (outcome.kind !== 'plan' && offer.what.kind !== 'without') continue;

@@ -1,0 +1,57 @@
+// Guests who have their egg otherwise share its pot: each at their own minute, one pot, one burner.
+import { describe, expect, test } from 'vitest';
+import { presets } from '../../library/kitchens';
+import { library } from '../../library/library';
+import type { Kitchen } from '../../model/kitchen';
+import { eggStyles } from '../../heat/egg';
+import { mealOf } from '../../testing/library-meal';
+import { planMealNow } from '../plan-meal';
+
+const flat = presets.find((p) => p.id === 'small-flat')!;
+const kitchen: Kitchen = { ...flat.kitchen, id: 'everything', name: 'Flat' };
+const yolks = [eggStyles.runny, eggStyles.jammy, eggStyles['soft-hard'], eggStyles.hard].map((s) => s.yolkEdge);
+const wishes = yolks.slice(1).map((yolk, i) => ({ id: `w${i}`, name: `Guest ${i}`, covers: 1, settings: { yolk } }));
+const meal = (technique: string) => mealOf([{ technique, settings: { yolk: yolks[0]! }, wishes, ahead: 'evening' }]);
+
+const plan = (technique: string) => {
+	const outcome = planMealNow({
+		meal: meal(technique),
+		kitchen,
+		techniques: [...library.values()],
+		seed: 1,
+		budget: 3000
+	});
+	if (outcome.kind !== 'plan') throw new Error(JSON.stringify(outcome).slice(0, 400));
+	return outcome.plan;
+};
+
+describe.each(['boiled-eggs', 'boiled-eggs-cold-start'])(
+	'%s, four ways in a kitchen with one saucepan',
+	(technique) => {
+		const planned = plan(technique);
+		const boils = planned.steps
+			.filter((s) => s.id.endsWith('/boil'))
+			.toSorted((a, b) => b.to - b.from - (a.to - a.from));
+
+		test('all are boiled, each for its own minutes, within the time of the one that takes longest', () => {
+			expect(boils).toHaveLength(4);
+			expect(new Set(boils.map((s) => s.to - s.from)).size).toBe(4);
+			const [host] = boils;
+			for (const s of boils) {
+				expect(s.from).toBeGreaterThanOrEqual(host!.from);
+				expect(s.to).toBeLessThanOrEqual(host!.to);
+			}
+		});
+
+		test('one saucepan and one burner are enough', () => {
+			expect(new Set(planned.steps.flatMap((s) => s.vessel ?? [])).size).toBe(1);
+			const burners = new Set(boils.map((s) => s.lane).filter((l) => l.startsWith('burner')));
+			expect(burners.size).toBeLessThanOrEqual(1);
+		});
+
+		test('every portion is on the plate', () => {
+			expect(planned.parts.map((p) => p.covers)).toEqual([1, 1, 1, 1]);
+			expect(planned.services.every((s) => s.at === s.due)).toBe(true);
+		});
+	}
+);
