@@ -1,5 +1,6 @@
 // npm run --silent times -- cases.json: what each part takes, as `docs/times.md` defines the figures; JSON on standard output.
 import { issuesOf } from '$lib/core/issues';
+import { presets } from '$lib/core/library/kitchens';
 import { library } from '$lib/core/library/library';
 import { figuresOf } from '$lib/core/plan/figures';
 import { wordWarning } from '$lib/core/words/warnings';
@@ -25,7 +26,7 @@ function main([file, ...more]: readonly string[]) {
 	if (!parsed.success) return refuse(file, 'has no cases to compute', issuesOf(parsed.error));
 	return {
 		results: parsed.data.cases.map(({ id, ...asked }) => {
-			const { figures, warnings } = figuresOf(asked, library);
+			const { figures, warnings } = figuresOf(asked, library, presets);
 			return { id, ...figures, issues: warnings.map((w) => ({ code: w.code, hard: w.hard, say: wordWarning(w) })) };
 		})
 	};

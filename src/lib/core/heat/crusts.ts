@@ -37,6 +37,3 @@ export const crusts = {
 	liquid: crust(Infinity, 0, 1, 1, 1, 0)
 } as const satisfies Readonly<Record<string, Crust>>;
 export type CrustKind = keyof typeof crusts;
-
-/** Spread of ln κ between foods and ovens: what the climb and the loss are uncertain by. */
-export const vapourSpread = Math.log(2) / 2;

@@ -62,9 +62,9 @@ export interface Pulled {
 }
 
 /** A history for each layer of a piece. */
-export type Layers = readonly (readonly Stretch[])[];
+type Layers = readonly (readonly Stretch[])[];
 
-export interface Stretch {
+interface Stretch {
 	readonly seconds: number;
 	readonly from: number;
 	readonly to: number;

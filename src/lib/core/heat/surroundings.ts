@@ -2,7 +2,7 @@
 import type { Around, Surroundings } from './moist';
 
 /** Film by convection in an oven, W/(m² K): falls with the size of the piece (est. after Carson, Willix & North 2006, J. Food Eng. 72, 293–301). */
-export function ovenFilm(hasFan: boolean, size: number): number {
+function ovenFilm(hasFan: boolean, size: number): number {
 	const [h, low, high] = hasFan ? [15, 10, 22] : [7, 5, 9];
 	return Math.min(high, Math.max(low, h * (0.1 / size) ** 0.25));
 }
@@ -51,9 +51,6 @@ export function inDish(setting: number, hasFan: boolean): Surroundings {
 	};
 }
 
-/** Under the broiler: elements of 550 °C that fill half of the view. */
-export const underBroiler: Around = air(10, 150, 550, emissivity / 2, vapours.grill);
-
 /** A face on a pan: the mean of high and then medium; a sear; skin down from a cold pan. */
 export const onPan = {
 	fried: { kind: 'contact', h: 150, at: 170 },
@@ -75,8 +72,7 @@ export const aboveGrate = (isShut: boolean): Around =>
 export const onHearth = (celsius: number): Around => ({ kind: 'contact', h: 60, at: Math.max(100, celsius - 100) });
 export const underVault = (celsius: number): Around => air(12, celsius, celsius + 40, emissivity, vapours.oven);
 
-export const covers = ['bare', 'tented', 'wrapped'] as const;
-export type Cover = (typeof covers)[number];
+export type Cover = 'bare' | 'tented' | 'wrapped';
 
 /** At rest in a room. */
 export function atRest(cover: Cover, room: number): Around {
@@ -89,6 +85,3 @@ export function atRest(cover: Cover, room: number): Around {
 			return { ...air(5.5, room, room, 0.05, vapours.kitchen), sealed: true };
 	}
 }
-
-/** The face below, on a board or a plate. */
-export const onBoard = (room: number): Around => ({ ...air(15, room, room, 0.05, vapours.kitchen), sealed: true });

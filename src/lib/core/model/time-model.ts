@@ -1,6 +1,5 @@
 // How a step's time is computed: which model of the kitchen science, with what the cook knows put in.
 import { foodNames } from '../foods/ingredients';
-import { crusts, type CrustKind } from '../heat/crusts';
 import { z } from 'zod';
 import { idSchema } from './kitchen';
 
@@ -84,7 +83,18 @@ export const pieceTasks = [
 /** What food lies in; `place` is the air of the oven, or what the grill or the fired oven is like. */
 export const media = ['water', 'bath', 'steam', 'oil', 'ice', 'fridge', 'room', 'place'] as const;
 const shapes = ['slab', 'cylinder', 'sphere'] as const;
-const crustKinds = Object.keys(crusts) as [CrustKind, ...CrustKind[]];
+/** Faces of food that dry, each in its way. */
+export const crustKinds = [
+	'meat',
+	'fat cap',
+	'seared meat',
+	'skin',
+	'fat skin',
+	'fish',
+	'breaded',
+	'baked',
+	'liquid'
+] as const;
 
 /** A sear before, seconds a face: of its faces; of the skin, where there is one (or where it has a thickness, as of old). */
 const seared = z

@@ -1,5 +1,4 @@
 // What one part takes in a kitchen, alone: its steps with their times, cooking, hands, rest, the whole; pull and climb.
-import { presets } from '../library/kitchens';
 import type { Kitchen } from '../model/kitchen';
 import type { Meal } from '../model/meal';
 import { heldAt } from '../model/edit-technique';
@@ -25,7 +24,7 @@ export interface Asked {
 	readonly altitude?: number | undefined;
 }
 
-export interface StepFigures {
+interface StepFigures {
 	readonly step: string;
 	readonly say: string;
 	readonly kind: Step['kind'];
@@ -37,7 +36,7 @@ export interface StepFigures {
 	readonly peak_c?: number;
 }
 
-export interface Figures {
+interface Figures {
 	readonly steps: readonly StepFigures[];
 	readonly cooking_min: number;
 	readonly hands_min: number;
@@ -50,7 +49,17 @@ export interface Figures {
 }
 
 /** Why there are no figures, or what is wrong besides them. */
-export type Answered = { readonly figures?: Figures; readonly warnings: readonly Warning[] };
+export interface Answered {
+	readonly figures?: Figures;
+	readonly warnings: readonly Warning[];
+}
+
+/** Kitchens to ask of, by id: everything but their names. */
+export type Kitchens = readonly {
+	readonly id: string;
+	readonly name: string;
+	readonly kitchen: Omit<Kitchen, 'id' | 'name'>;
+}[];
 
 /** Work that the best plan of one part is worth, in propagator runs. */
 const budget = 20_000;
@@ -58,12 +67,12 @@ const budget = 20_000;
 const evening = { earliest: 0, service: 23 * hour };
 
 /** All figures of a part, or why there are none. */
-export function figuresOf(asked: Asked, techniques: ReadonlyMap<string, Technique>): Answered {
+export function figuresOf(asked: Asked, techniques: ReadonlyMap<string, Technique>, kitchens: Kitchens): Answered {
 	const technique = techniques.get(asked.technique);
 	if (!technique) return refused('unknown', `There is no technique "${asked.technique}".`);
 	const read = settingsOf(technique, asked.values);
 	if ('code' in read) return { warnings: [read] };
-	const kitchen = kitchenOf(asked, technique);
+	const kitchen = kitchenOf(asked, technique, kitchens);
 	if (!kitchen) return refused('unknown', `There is no kitchen "${asked.kitchen}".`);
 	const held = heldAt(technique, read.oven);
 	const meal: Meal = {
@@ -91,7 +100,7 @@ export function figuresOf(asked: Asked, techniques: ReadonlyMap<string, Techniqu
 	};
 	const compiled = compileMeal(meal, kitchen, new Map([[held.id, held]]));
 	if (!compiled.ok) return { warnings: compiled.issues.map(issueAsWarning) };
-	return { figures: figuresIn(compiled.value), warnings: warningsOf(compiled.value.trace, kitchen) };
+	return { figures: figuresIn(compiled.value), warnings: warningsOf(compiled.value.trace) };
 }
 
 const refused = (code: Warning['code'], say: string): Answered => ({ warnings: [{ code, hard: true, say }] });
@@ -151,8 +160,8 @@ function valueIn({ least, most, options = [] }: Parameter, value: number | strin
 }
 
 /** The preset at its altitude, with one cook of pace 1, and what the technique needs besides as usual ones. */
-function kitchenOf({ kitchen: id, altitude }: Asked, technique: Technique): Kitchen | undefined {
-	const preset = presets.find((p) => p.id === (id === 'flat' ? 'small-flat' : id));
+function kitchenOf({ kitchen: id, altitude }: Asked, technique: Technique, kitchens: Kitchens): Kitchen | undefined {
+	const preset = kitchens.find((p) => p.id === (id === 'flat' ? 'small-flat' : id));
 	if (!preset) return undefined;
 	const base: Kitchen = {
 		...preset.kitchen,

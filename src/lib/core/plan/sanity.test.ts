@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { describe, expect, test } from 'vitest';
+import { presets } from '../library/kitchens';
 import { library } from '../library/library';
 import { wordWarning } from '../words/warnings';
 import { figuresOf, type Asked } from './figures';
@@ -30,7 +31,7 @@ const { rows } = z.object({ rows: z.array(rowSchema) }).parse(file);
 
 /** A figure of a case, or how often it has an issue. */
 function figureOf(of: Asked, name: string): number | undefined {
-	const { figures, warnings } = figuresOf(of, library);
+	const { figures, warnings } = figuresOf(of, library, presets);
 	if (name.startsWith('issue:')) return warnings.filter((w) => w.code === name.slice(6)).length;
 	const value: unknown = figures && Object.entries(figures).find(([key]) => key === name)?.[1];
 	return typeof value === 'number' ? value : undefined;
@@ -70,7 +71,7 @@ describe('a question that cannot be answered', () => {
 		['an oven that melts', { values: { oven: 900 } }, 'unknown', /30 to 350/],
 		['another kitchen', { kitchen: 'ship' }, 'unknown', /no kitchen "ship"/]
 	])('%s', (_, change, code, words) => {
-		const { figures, warnings } = figuresOf({ ...good, ...change }, library);
+		const { figures, warnings } = figuresOf({ ...good, ...change }, library, presets);
 		expect(figures).toBeUndefined();
 		expect(warnings.map((w) => w.code)).toEqual([code]);
 		expect(warnings.map(wordWarning).join()).toMatch(words);
@@ -79,7 +80,7 @@ describe('a question that cannot be answered', () => {
 
 test('figures are sums of their steps, each batch its own', () => {
 	for (const technique of ['steak-pan', 'chicken-whole-roast', 'eggs-sunny', 'potatoes-roast']) {
-		const { figures } = figuresOf({ technique, people: 12, values: {}, kitchen: 'family' }, library);
+		const { figures } = figuresOf({ technique, people: 12, values: {}, kitchen: 'family' }, library, presets);
 		if (!figures) throw new RangeError(technique);
 		const cooked = figures.steps.filter((s) => s.kind === 'cook' || s.kind === 'hold');
 		expect(figures.cooking_min * 60).toBeCloseTo(
@@ -97,7 +98,7 @@ test('figures are sums of their steps, each batch its own', () => {
 
 test('words of an option may be shortened, and mean its value', () => {
 	const of = (turns: string | number) =>
-		figuresOf({ technique: 'steak-pan', people: 2, values: { turns }, kitchen: 'family' }, library);
+		figuresOf({ technique: 'steak-pan', people: 2, values: { turns }, kitchen: 'family' }, library, presets);
 	expect(of('onc')).toEqual(of(0));
 	expect(of('Often')).toEqual(of(45));
 });

@@ -1,26 +1,24 @@
 // What a cook has to know of a part besides its times: what its plan breaks, and what it only cautions against.
 import type { Issue } from '../issues';
-import type { Kitchen } from '../model/kitchen';
 import type { Care } from '../model/time-facts';
 import type { Trace } from './compile/compile';
 import { baseOf } from './compile/portions';
 
-export const warningCodes = [
-	'below-advised',
-	'check-after-rest',
-	'held-too-long',
-	'cooling',
-	'start-too-warm',
-	'pan-too-thick',
-	'batches',
-	'over-full',
-	'soft-egg',
-	'at-risk',
-	'never-done',
-	'missing',
-	'unknown'
-] as const;
-export type WarningCode = (typeof warningCodes)[number];
+/** What a warning is of. */
+type WarningCode =
+	| 'below-advised'
+	| 'check-after-rest'
+	| 'held-too-long'
+	| 'cooling'
+	| 'start-too-warm'
+	| 'pan-too-thick'
+	| 'batches'
+	| 'over-full'
+	| 'soft-egg'
+	| 'at-risk'
+	| 'never-done'
+	| 'missing'
+	| 'unknown';
 
 export interface Warning {
 	readonly code: WarningCode;
@@ -57,8 +55,7 @@ function ofCare(care: Care): Pick<Warning, 'code' | 'hard'> | undefined {
 export const isHard = (care: Care): boolean => ofCare(care)?.hard === true;
 
 /** All of a part's warnings, each code once. */
-export function warningsOf(trace: Trace, kitchen: Kitchen): readonly Warning[] {
-	void kitchen;
+export function warningsOf(trace: Trace): readonly Warning[] {
 	const found = new Map<WarningCode, Warning>();
 	const add = (warning: Warning) => {
 		if (!found.has(warning.code)) found.set(warning.code, warning);

@@ -1,11 +1,9 @@
 // In the pan: heating it, oil, a piece turned to its peak, its rest, and a crust.
 import { efficiency } from '../heat/burner';
-import { films, wetContact } from '../heat/films';
 import { oilHeat } from '../heat/frying';
 import { lumpedTime } from '../heat/lumped';
 import { crustTime, preheatTime, smokeAt } from '../heat/pan';
-import { panPull, panUntil } from '../heat/pan-turns';
-import { foodProperties, scatter } from '../heat/properties';
+import { scatter } from '../heat/properties';
 import { fats, panFats, type Fat } from '../foods/fats';
 import type { Care } from '../model/time-facts';
 import { commonOf } from './piece-of';

@@ -38,7 +38,7 @@ const leastOfBird = 66;
 /** Length of a roast by its thickness: what its ends let in, as a body between cylinder and sphere. */
 const endsOf = 0.4 * (1 / 1.64) ** 4;
 
-export type Where =
+type Where =
 	| { readonly kind: 'oven'; readonly setting: number; readonly hasFan: boolean }
 	| { readonly kind: 'grill'; readonly setting: number; readonly isShut: boolean }
 	| { readonly kind: 'wood oven'; readonly setting: number }

@@ -109,12 +109,10 @@ const bakedThrough = remembering(
 		const had = nodes.map(() => 0);
 		let [inside, top] = [Infinity, Infinity];
 		dish.run(longestBake, step, around, (t) => {
-			let isDone = true;
 			nodes.forEach((node, i) => {
-				const T = dish.T[node] ?? 0;
-				had[i] = (had[i] ?? 0) + (step / 60) * 10 ** ((T - 100) / softeningZ);
-				if (T < core || (had[i] ?? 0) < dose) isDone = false;
+				had[i] = (had[i] ?? 0) + (step / 60) * 10 ** (((dish.T[node] ?? 0) - 100) / softeningZ);
 			});
+			const isDone = nodes.every((node, i) => (dish.T[node] ?? 0) >= core && (had[i] ?? 0) >= dose);
 			if (isDone && inside === Infinity) inside = t;
 			if (dish.gone.outer >= goldenTop.dried && top === Infinity) top = t + goldenTop.more;
 			return inside < Infinity && (top < Infinity || !isGolden) ? 'stop' : 'on';

@@ -6,7 +6,9 @@ import { eggStyles, eggWays } from '../heat/egg';
 import { foods } from '../heat/properties';
 import { softness, tender } from '../heat/softness';
 import { knifeRates, pieceTimes } from '../learn/handwork';
+import { crusts } from '../heat/crusts';
 import {
+	crustKinds,
 	eggStyleNames,
 	eggWayNames,
 	knifeTasks,
@@ -35,7 +37,8 @@ test.each([
 	['egg styles', eggStyleNames, eggStyles],
 	['ways with eggs', eggWayNames, eggWays],
 	['knife work', knifeTasks, knifeRates],
-	['work by the piece', pieceTasks, pieceTimes]
+	['work by the piece', pieceTasks, pieceTimes],
+	['faces', crustKinds, crusts]
 ])('the model names the same %s as the science', (_, names, table) => {
 	expect([...names].sort()).toEqual(Object.keys(table).sort());
 });

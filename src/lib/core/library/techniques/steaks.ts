@@ -22,8 +22,7 @@ import {
 	thickness,
 	touches,
 	turning,
-	vessels,
-	whole
+	vessels
 } from '../forms';
 import {
 	checked,
