@@ -45,11 +45,3 @@ export const films = {
 export function behind(h: number, layers: readonly { readonly thickness: number; readonly k: number }[]): number {
 	return 1 / layers.reduce((resistance, { thickness, k }) => resistance + thickness / k, 1 / h);
 }
-
-/** The face up under ladled fat, wetted for a share of the time: the fat's temperature, held back while the face is wet (est.). */
-export function bastedFace(share: number): { readonly h: number; readonly tinf: number } {
-	return { h: films.basting.h * share, tinf: 105 };
-}
-
-/** A wet face on a pan: the contact boils water, so the food meets this, whatever the pan shows (est., 105–112 and 350–550). */
-export const wetContact = { h: 450, tinf: 108 } as const;

@@ -1,16 +1,18 @@
 // Bench: how long a piece takes, when to pull it, how far it climbs; and the same in a pan, turned.
 import { type Body, type Film, type Solid } from '../heat/body';
 import { doneness, middleOf, type Style } from '../heat/doneness';
-import { bastedFace, films, wetContact } from '../heat/films';
+import { films } from '../heat/films';
 import { firstBite } from '../heat/holding';
-import { panTurns } from '../heat/pan-turns';
 import { fats, type Fat } from '../foods/fats';
 import { browning, browningDose, dryingTime, smokeAt } from '../heat/pan';
 import { foodProperties, foods, type Food } from '../heat/properties';
 import { HeatThenRest } from '../heat/rest';
-import { shortcutFilm, vapours, wetness } from '../heat/surface';
+import { advisedFor } from '../safety/advised';
 import { belowAdvised } from '../safety/rules';
+import { cook, goes, type Piece } from '../timing/pieces';
+import type { Care } from '../model/time-facts';
 import { printSeconds, printTemperature } from '../units/print';
+import { wordCare } from '../words/steps';
 import {
 	choiceField,
 	instants,
@@ -48,15 +50,13 @@ function filmOf(inputs: Inputs): Film {
 			return { h: films['water bath'].h, tinf };
 		case 'simmering water':
 			return { h: films.simmer.h, tinf: Math.min(tinf, 100) };
-		case 'steam':
+		default:
 			return { h: films['steam with air'].h, tinf: Math.min(tinf, 100) };
-		default: {
-			const h = films[text(inputs, 'around') === 'fan oven' ? 'fan oven' : 'still oven'].h;
-			const air = { air: tinf, wall: tinf, h, vapour: vapours.vented, wetness: wetness.food, boil: 100 };
-			return shortcutFilm(air);
-		}
 	}
 }
+
+/** What is cautioned, in words: questions are answered as one types, and stand by themselves. */
+const wordedCare = (care: Care): string => (care.kind === 'below-advised' ? belowAdvised : wordCare(care));
 
 /** Where it is cooked, as a step of a meal. */
 function placeOf(inputs: Inputs): { readonly where?: 'burner' | 'oven'; readonly setting?: number } {
@@ -66,9 +66,105 @@ function placeOf(inputs: Inputs): { readonly where?: 'burner' | 'oven'; readonly
 }
 
 const coreReason =
-	'Conduction, exact series with carryover (Carslaw & Jaeger); properties from composition (Choi & Okos). Off by ± 8 % in time in a bath, ± 15 % in an oven, ± 1.5 K in the climb: the probe decides.';
+	'Conduction, exact series with carryover (Carslaw & Jaeger); properties from composition (Choi & Okos). Off by ± 8 % in time: the probe decides.';
+const moistReason =
+	'Moist faces: water evaporates under a drying crust, through heat and rest (Goñi & Salvadori; van der Sman). Off by ± 15 % in time in an oven, ± 21 % in a pan, ± 2 to 3 K in the climb: the probe decides.';
+
+const covers = { 'on a board': 'bare', tented: 'tented', wrapped: 'wrapped' } as const;
+
+/** The piece as one of a meal, in an oven or in a pan. */
+function pieceOf(inputs: Inputs, where: Piece['where']): Piece {
+	const food = text(inputs, 'food') as Food;
+	const shape = text(inputs, 'shape');
+	const isFish = food === 'white fish' || food === 'salmon';
+	return {
+		food,
+		size: num(inputs, 'thickness') / 1000,
+		shape: shape === 'ball' ? 'sphere' : shape === 'long roll' || shape === 'short roll' ? 'cylinder' : 'slab',
+		face: isFish ? 'fish' : 'meat',
+		skin: undefined,
+		bone: 1,
+		start: num(inputs, 'start'),
+		isTempered: false,
+		goal: where.kind === 'pan' ? 100 : num(inputs, 'peak'),
+		where,
+		turns: where.kind === 'pan' ? num(inputs, 'turns') : 0,
+		turnedAt: 0.5,
+		seared: undefined,
+		finish: undefined,
+		rest: where.kind === 'pan' ? 'bare' : covers[text(inputs, 'rest') as keyof typeof covers],
+		room: where.kind === 'pan' ? 22 : num(inputs, 'room'),
+		altitude: 0,
+		...(shape === 'short roll' ? { length: num(inputs, 'length') / 1000 } : shape === 'long roll' ? { length: 10 } : {})
+	};
+}
+
+function answerInOven(inputs: Inputs): Answer {
+	const hasFan = text(inputs, 'around') === 'fan oven';
+	const piece = pieceOf(inputs, { kind: 'oven', setting: num(inputs, 'heat'), hasFan });
+	const { seconds, pull, peak, after, loss, raised, care } = cook(piece);
+	const cautions = care.map(wordedCare);
+	if (!Number.isFinite(seconds)) {
+		const trouble = `${printTemperature(piece.goal)} is not reached: its wet face stays cooler than the air. Raise the heat, or ask for less.`;
+		return { lines: [], cautions, trouble, reason: moistReason };
+	}
+	if (seconds === 0) {
+		const trouble = `It starts at ${printTemperature(piece.start)}: it has ${printTemperature(piece.goal)} already. Ask for more.`;
+		return { lines: [], cautions, trouble, reason: moistReason };
+	}
+	const served = num(inputs, 'wait') * 60;
+	const end = Math.max(after * 1.6, served + 60);
+	const moments = goes(piece, seconds, end);
+	const later = (since: number) =>
+		moments.reduce((a, b) => (Math.abs(b.at - seconds - since) < Math.abs(a.at - seconds - since) ? b : a)).reading;
+	const cool = moments.find((m) => m.at > seconds + after && m.reading < firstBite.meat);
+	const few = moments.filter((_, i) => i % Math.ceil(moments.length / 240) === 0);
+	const hot = few.filter((m) => m.at <= seconds);
+	return {
+		lines: [
+			{ say: 'Pull after', value: printSeconds(seconds) },
+			{ say: 'Pull at', value: printTemperature(pull, 'metric', 'core') },
+			{ say: 'Its face then', value: printTemperature(hot.at(-1)?.face ?? pull) },
+			{ say: 'It peaks at', value: `${printTemperature(peak, 'metric', 'core')} after ${printSeconds(after)}` },
+			...(raised === undefined
+				? []
+				: [{ say: 'Asked for', value: `${printTemperature(raised)}, which heat and rest would not make safe` }]),
+			{ say: `After ${num(inputs, 'wait')} min of rest`, value: printTemperature(later(served), 'metric', 'core') },
+			{
+				say: 'Too cool in the middle',
+				value: cool === undefined ? `not within ${printSeconds(end)}` : `after ${printSeconds(cool.at - seconds)}`
+			},
+			{ say: 'It loses', value: `${Math.round(loss)} % of its mass` }
+		],
+		chart: {
+			x: 'minutes',
+			y: '°C',
+			curves: [
+				{ name: 'core', tone: 'core', x: minutes(few.map((m) => m.at)), y: few.map((m) => m.reading) },
+				{ name: 'face', tone: 'hot', x: minutes(few.map((m) => m.at)), y: few.map((m) => m.face) }
+			],
+			marks: [
+				{ x: seconds / 60, y: pull, say: 'pull' },
+				{ x: (seconds + after) / 60, y: peak, say: 'peak' },
+				{ x: (seconds + served) / 60, y: later(served), say: 'serve' }
+			]
+		},
+		cautions,
+		reason: moistReason,
+		step: {
+			say: `Cook to ${printTemperature(pull, 'metric', 'core')}`,
+			seconds,
+			spread: 0.15,
+			...placeOf(inputs)
+		}
+	};
+}
 
 function answerCore(inputs: Inputs): Answer {
+	return text(inputs, 'around').includes('oven') ? answerInOven(inputs) : answerInMedium(inputs);
+}
+
+function answerInMedium(inputs: Inputs): Answer {
 	const food = text(inputs, 'food') as Food;
 	const start = num(inputs, 'start');
 	const peak = num(inputs, 'peak');
@@ -153,15 +249,16 @@ export const core: Question = {
 		choiceField('around', 'Cooks in', around),
 		numberField('heat', 'At', '°C', 160, 40, 300, 5),
 		numberField('peak', 'Core wanted', '°C', 56, 35, 98),
-		choiceField('rest', 'Rests', ['on a board', 'tented']),
+		choiceField('rest', 'Rests', ['on a board', 'tented', 'wrapped']),
 		numberField('room', 'Room', '°C', 22, 5, 40),
 		numberField('wait', 'Served after a rest of', 'min', 8, 0, 60)
 	],
 	answer: answerCore
 };
 
-/** Share of the time that a basted face is under fat. */
+/** Share of the time that a basted face is under fat; rest that is looked at, seconds. */
 const basted = 0.4;
+const restLooked = 900;
 
 export const pan: Question = {
 	id: 'pan',
@@ -177,21 +274,13 @@ export const pan: Question = {
 		choiceField('fat', 'Fat', Object.keys(fats), 'refined rapeseed oil')
 	],
 	answer(inputs) {
-		const thickness = num(inputs, 'thickness') / 1000;
 		const whole = num(inputs, 'minutes') * 60;
-		const every = Math.min(whole, num(inputs, 'turns'));
-		const count = Math.max(1, Math.round(whole / every));
-		const { k, alpha } = foodProperties(text(inputs, 'food') as Food, 35);
-		const r = panTurns({
-			thickness,
-			k,
-			alpha,
-			t0: num(inputs, 'start'),
-			pan: wetContact,
-			up: text(inputs, 'upper') === 'basted' ? bastedFace(basted) : { h: 20, tinf: 22 },
-			rest: { h: 11, tinf: 22 },
-			intervals: Array.from({ length: count }, () => whole / count)
-		});
+		const count = Math.max(1, Math.round(whole / Math.min(whole, num(inputs, 'turns'))));
+		const baste = text(inputs, 'upper') === 'basted' ? basted : 0;
+		const piece = { ...pieceOf(inputs, { kind: 'pan', baste }), turns: whole / count };
+		const trace = goes(piece, whole, restLooked);
+		const pulled = trace.reduce((a, b) => (Math.abs(b.at - whole) < Math.abs(a.at - whole) ? b : a));
+		const top = trace.filter((m) => m.at >= whole).reduce((a, b) => (b.reading > a.reading ? b : a), pulled);
 		const surface = num(inputs, 'surface');
 		const smoke = smokeAt(text(inputs, 'fat') as Fat, surface);
 		// The crust itself is far cooler than the pan: 150 °C on one of 190, 157 on one of 220.
@@ -206,10 +295,10 @@ export const pan: Question = {
 		} as const;
 		return {
 			lines: [
-				{ say: 'Middle when it comes out', value: printTemperature(r.middle, 'metric', 'core') },
+				{ say: 'Middle when it comes out', value: printTemperature(pulled.reading, 'metric', 'core') },
 				{
 					say: 'It peaks at',
-					value: `${printTemperature(r.peak, 'metric', 'core')} after ${printSeconds(r.peakAfter)}`
+					value: `${printTemperature(top.reading, 'metric', 'core')} after ${printSeconds(top.at - whole)}`
 				},
 				{ say: 'Turns', value: String(count - 1) },
 				{
@@ -231,21 +320,20 @@ export const pan: Question = {
 				x: 'minutes',
 				y: '°C',
 				curves: [
-					{ name: 'face down first', tone: 'hot', x: minutes(r.trace.map((p) => p.at)), y: r.trace.map((p) => p.a) },
-					{ name: 'other face', tone: 'faint', x: minutes(r.trace.map((p) => p.at)), y: r.trace.map((p) => p.b) },
-					{ name: 'middle', tone: 'core', x: minutes(r.trace.map((p) => p.at)), y: r.trace.map((p) => p.middle) }
+					{ name: 'face down first', tone: 'hot', x: minutes(trace.map((p) => p.at)), y: trace.map((p) => p.other) },
+					{ name: 'other face', tone: 'faint', x: minutes(trace.map((p) => p.at)), y: trace.map((p) => p.face) },
+					{ name: 'middle', tone: 'core', x: minutes(trace.map((p) => p.at)), y: trace.map((p) => p.reading) }
 				],
 				marks: [
-					{ x: whole / 60, y: r.middle, say: 'pull' },
-					{ x: (whole + r.peakAfter) / 60, y: r.peak, say: 'peak' }
+					{ x: whole / 60, y: pulled.reading, say: 'pull' },
+					{ x: top.at / 60, y: top.reading, say: 'peak' }
 				]
 			},
 			cautions: [
-				...(r.peak < 63 ? [belowAdvised] : []),
+				...(top.reading < (advisedFor(piece.food)?.celsius ?? 63) ? [belowAdvised] : []),
 				...(smoke === 'calm' ? [] : [`${text(inputs, 'fat')}: ${words[smoke]}.`])
 			],
-			reason:
-				'Conduction by finite volumes (Crank–Nicolson); the wet contact stays near 108 °C, whatever the pan. Middle ± 4 K, crust ± 40 %: the sign decides.',
+			reason: moistReason,
 			step: { say: 'Sear and turn', seconds: whole, spread: 0.15, where: 'burner' }
 		};
 	}

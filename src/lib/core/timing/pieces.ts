@@ -70,6 +70,8 @@ export interface Piece {
 	readonly rest: Cover | 'served';
 	readonly room: number;
 	readonly altitude: number;
+	/** Length of a roll, metres; absent: as roasts are tied. */
+	readonly length?: number;
 }
 
 export interface Cooked extends Pulled {
@@ -101,8 +103,10 @@ function bodyOf(p: Piece): MoistSolid {
 	switch (p.shape) {
 		case 'slab':
 			return { ...material, size: p.size, p: 0, outer, inner: crusts[p.skin ?? p.face] };
-		case 'cylinder':
-			return { ...material, size: p.size / 2, p: 1 + endsOf, outer };
+		case 'cylinder': {
+			const ends = p.length === undefined ? endsOf : 0.4 * (p.size / p.length) ** 4;
+			return { ...material, size: p.size / 2, p: Math.min(2, 1 + ends), outer };
+		}
 		case 'sphere':
 			return { ...material, size: p.size / 2, p: 2, outer };
 		case 'bird':
@@ -304,6 +308,55 @@ export const cook: (piece: Piece) => Cooked = remembering((p: Piece): Cooked => 
 		care
 	};
 });
+
+/** A moment of a piece: seconds since it went on, what a probe reads, its outer face and the other one, °C. */
+export interface Moment {
+	readonly at: number;
+	readonly reading: number;
+	readonly face: number;
+	readonly other: number;
+}
+
+/** A piece as it goes: so long in its heat, however far that takes it, and so long at rest; looked at every few seconds. */
+export function goes(p: Piece, seconds: number, resting: number): readonly Moment[] {
+	const { body, before, heat, rest } = sequenceOf(p, p.goal);
+	const moments: Moment[] = [];
+	let began = 0;
+	const look = (at: number) => {
+		if (at - (moments.at(-1)?.at ?? -Infinity) < looks && at > 0) return;
+		moments.push({ at, reading: body.reading, face: body.front, other: body.T[0] ?? 0 });
+	};
+	const pass = (long: number, step: number, around: Surroundings) => {
+		body.run(long, step, around, (t) => {
+			look(began + t);
+		});
+		began += long;
+	};
+	look(0);
+	for (const stage of before) {
+		if (stage.faces) body.dress(stage.faces);
+		pass(stage.seconds, stage.step, stage.around);
+	}
+	if (heat.faces) body.dress(heat.faces);
+	const { how } = heat;
+	const turned = { outer: how.around.inner ?? how.around.outer, inner: how.around.outer };
+	if (how.kind === 'still') pass(seconds, heat.step, how.around);
+	else {
+		const every = how.kind === 'once' ? seconds * how.share : how.every;
+		for (let at = 0, n = 0; at < seconds - 1e-9; n++) {
+			const long = how.kind === 'once' && n === 1 ? seconds - at : Math.min(every, seconds - at);
+			pass(long, heat.step, n % 2 === 0 ? how.around : turned);
+			at += long;
+		}
+	}
+	moments.push({ at: began, reading: body.reading, face: body.front, other: body.T[0] ?? 0 });
+	if (rest.faces) body.dress(rest.faces);
+	pass(resting, rest.step, rest.around);
+	return moments;
+}
+
+/** How often a piece is looked at, seconds. */
+const looks = 5;
 
 /** Log reductions of the layer that has least, over heat and rest. */
 const leastLethality = ({ history, resting }: Pulled, organism: Organism) =>
