@@ -1,7 +1,7 @@
 // npm run bench [-- area [seconds]]: measures, and writes what it measured into docs/benchmarks.md. Other areas stay as they are.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
-import { benchHeat } from './heat-bench';
+import { benchHeat, benchTruth } from './heat-bench';
 import { benchPage } from './page-bench';
 import { benchDemo, benchPlanner } from './plan-bench';
 
@@ -26,6 +26,11 @@ const areas: Readonly<Record<string, Area>> = {
 		title: 'Kitchen science',
 		what: 'The median of many runs on one thread.',
 		run: () => benchHeat()
+	},
+	truth: {
+		title: 'What cooks expect',
+		what: 'Rows of `truth/sanity.json` whose figure lies within its bounds (`npm run times`, docs/times.md).',
+		run: () => benchTruth()
 	},
 	page: {
 		title: 'The page',

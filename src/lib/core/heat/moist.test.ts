@@ -8,7 +8,7 @@ const place = placeAt(0);
 const beef = { k: 0.484, alpha: 1.29e-7 };
 const poultry = { k: 0.51, alpha: 1.33e-7 };
 const flux = (around: Around, crust: keyof typeof crusts, evaporated: number, front: number): Flux =>
-	fluxAt(around, crusts[crust], evaporated, front, place, { heat: 0, vapour: 0, food: 0, surface: NaN });
+	fluxAt(around, crusts[crust], evaporated, front, place, { heat: 0, vapour: 0, food: 0, surface: NaN, slope: 0 });
 
 describe('a face', () => {
 	test('bare meat in an oven, at rest; skin', () => {

@@ -39,8 +39,11 @@ export const placeAt = (altitude: number): Place => ({ boil: boilingPoint(altitu
 /** Latent heat of water, J/kg. */
 const latent = (celsius: number) => (2501 - 2.38 * celsius) * 1000;
 
-/** Fixed-point passes for the outer temperature of a crust. */
+/** Fixed-point passes for the outer temperature of a crust, and when it is near enough, K. */
 const radiating = 4;
+const close = 0.02;
+/** Antoine's constants as the slope of the saturation's logarithm, K. */
+const clapeyron = 1730.63 * Math.LN10;
 
 /** The heat that reaches a front, what it gives off, what goes into the food. */
 export interface Flux {
@@ -50,6 +53,8 @@ export interface Flux {
 	food: number;
 	/** Outside of the crust, °C. */
 	surface: number;
+	/** How much less goes in for each K that the front is hotter, W/(m² K), near enough for Newton's steps. */
+	slope: number;
 }
 
 /**
@@ -66,29 +71,38 @@ export function fluxAt(around: Around, crust: Crust, evaporated: number, front: 
 		out.vapour = 0;
 		out.food = out.heat;
 		out.surface = front + out.heat * layer;
+		out.slope = 1 / (1 / around.h + layer);
 		return out;
 	}
 	const { h: hc, air, wall, grey, vapour, sealed = false, behind = 0 } = around;
 	const through = layer + behind;
 	const b = wall + kelvin;
 	let surface = out.surface > front - 100 && out.surface < 400 ? out.surface : front;
-	let heat = 0;
+	let [heat, slope] = [0, 0];
 	for (let i = 0; i < radiating; i++) {
 		const a = surface + kelvin;
 		const hr = grey * stefanBoltzmann * (a * a + b * b) * (a + b);
 		const h = hc + hr;
-		heat = ((hc * air + hr * wall) / h - front) / (1 / h + through);
-		surface = front + heat * through;
-		if (through === 0) break;
+		slope = 1 / (1 / h + through);
+		heat = ((hc * air + hr * wall) / h - front) * slope;
+		const outside = front + heat * through;
+		const isClose = Math.abs(outside - surface) < close;
+		surface = outside;
+		// Without a layer the front is the surface: once more with its own radiation.
+		if (isClose) break;
 	}
 	out.heat = heat;
 	out.surface = surface;
 	out.vapour = 0;
 	if (!sealed) {
 		const hv = dried >= 0 ? 1 / (1 / hc + (thick + crust.least) / crust.vapour) : hc;
-		const free = Math.max(place.pressure * 0.002, place.pressure - saturation(front));
+		const wet = saturation(front);
+		const free = Math.max(place.pressure * 0.002, place.pressure - wet);
 		out.vapour = Math.max(0, lewis * hv * Math.log((place.pressure - vapour) / free));
+		// Clausius and Clapeyron: saturation grows by about ln 10 · 1730/(233 + T)² of itself for each K.
+		if (out.vapour > 0) slope += (latent(front) * lewis * hv * wet * clapeyron) / ((233.426 + front) ** 2 * free);
 	}
+	out.slope = slope;
 	out.food = heat - latent(front) * out.vapour;
 	return out;
 }
@@ -143,6 +157,8 @@ export class MoistBody {
 	readonly T: Float64Array;
 	/** kg/m² evaporated so far. */
 	readonly gone = { inner: 0, outer: 0 };
+	/** How far the fronts went in the last step, K. */
+	private readonly went = { inner: 0, outer: 0 };
 	private readonly volume: Float64Array;
 	private readonly link: Float64Array;
 	private readonly right: Float64Array;
@@ -152,7 +168,6 @@ export class MoistBody {
 	private readonly probed: Float64Array;
 	private readonly flux: { readonly inner: Flux; readonly outer: Flux };
 	private readonly faces: { outer: Crust; inner: Crust };
-	private readonly trial: Flux = { heat: 0, vapour: 0, food: 0, surface: NaN };
 
 	/** @param start uniform, °C */
 	constructor(
@@ -179,7 +194,7 @@ export class MoistBody {
 		});
 		const whole = cut.reduce((sum, v) => sum + v, 0);
 		this.probed = cut.map((v) => v / whole);
-		const still = (): Flux => ({ heat: 0, vapour: 0, food: 0, surface: NaN });
+		const still = (): Flux => ({ heat: 0, vapour: 0, food: 0, surface: NaN, slope: 0 });
 		this.flux = { inner: still(), outer: still() };
 	}
 
@@ -224,6 +239,7 @@ export class MoistBody {
 	dress({ outer, inner }: Pick<MoistSolid, 'outer' | 'inner'>): void {
 		this.faces.outer = outer;
 		this.faces.inner = inner ?? outer;
+		this.went.inner = this.went.outer = 0;
 	}
 
 	/** Length of `save`. */
@@ -236,6 +252,7 @@ export class MoistBody {
 		into[at + cells + 2] = this.gone.outer;
 	}
 	load(from: Float64Array, at: number): void {
+		this.went.inner = this.went.outer = 0;
 		for (let i = 0; i <= cells; i++) this.T[i] = from[at + i]!;
 		this.gone.inner = from[at + cells + 1]!;
 		this.gone.outer = from[at + cells + 2]!;
@@ -252,8 +269,9 @@ export class MoistBody {
 		for (let i = first + 1; i <= last; i++) right[i] = (volume[i]! / dt) * T[i]! + ratios[i]! * right[i - 1]!;
 		right[last]! /= pivots[last]!;
 		for (let i = last - 1; i >= first; i--) right[i] = (right[i]! + link[i]! * right[i + 1]!) / pivots[i]!;
-		let [a, b] = [T[0]!, T[cells]!];
-		const [before0, before1] = [a, b];
+		const [before0, before1] = [T[0]!, T[cells]!];
+		// Fronts go on as they went.
+		let [a, b] = [before0 + this.went.inner, before1 + this.went.outer];
 		const rounds = first === 1 ? 3 : 1;
 		for (let round = 0; round < rounds; round++) {
 			const b0 = b;
@@ -268,9 +286,11 @@ export class MoistBody {
 		for (let i = first; i <= last; i++) T[i] = right[i]! + toOuter[i]! * b + (first === 1 ? toInner[i]! * a : 0);
 		if (first === 1) {
 			T[0] = a;
+			this.went.inner = a - before0;
 			this.gone.inner += this.flux.inner.vapour * dt;
 		}
 		T[cells] = b;
+		this.went.outer = b - before1;
 		this.gone.outer += this.flux.outer.vapour * dt;
 	}
 
@@ -309,9 +329,7 @@ export class MoistBody {
 		let T = Math.min(guess, place.boil);
 		for (let pass = 0; pass < passes; pass++) {
 			fluxAt(around, crust, gone, T, place, flux);
-			this.trial.surface = flux.surface;
-			fluxAt(around, crust, gone, T + 0.05, place, this.trial);
-			const slope = Math.max(0.1, (flux.food - this.trial.food) / 0.05);
+			const slope = Math.max(0.1, flux.slope);
 			const next = (given + area * (flux.food + slope * T)) / (inward + area * slope);
 			const change = Math.max(-longest, Math.min(longest, next - T));
 			if (T + change >= place.boil - near) {
@@ -327,9 +345,9 @@ export class MoistBody {
 				continue;
 			}
 			T += change;
+			// The fluxes are those of a moment ago: within a hundredth of a degree.
 			if (Math.abs(change) < near) break;
 		}
-		fluxAt(around, crust, gone, T, place, flux);
 		return T;
 	}
 

@@ -56,7 +56,12 @@ export interface Pulled {
 	/** Mean at the pull, °C; kg/m² evaporated from its faces until it is rested. */
 	readonly mean: number;
 	readonly evaporated: number;
-	/** Layers from one face to the other in stretches: over all heat, and from the pull to the end of the longest rest. */
+	/** Layers from one face to the other in stretches: run once more for whoever asks. */
+	readonly told: () => Told;
+}
+
+/** Over all heat, and from the pull to the end of the longest rest. */
+export interface Told {
 	readonly history: Layers;
 	readonly resting: Layers;
 }
@@ -77,10 +82,13 @@ const never: Omit<Pulled, 'pull' | 'peak'> = {
 	isFierce: false,
 	mean: NaN,
 	evaporated: 0,
-	history: [],
-	resting: []
+	told: () => ({ history: [], resting: [] })
 };
 
+/** A climb as it usually is, K: where to look first. */
+const guessed = 5;
+/** A peak so little above the goal is the goal, K. */
+const enough = 0.06;
 /** Stretches of a history are this long, seconds. */
 const stretch = 30;
 
@@ -105,7 +113,7 @@ export function pulledOf(sequence: Sequence): Pulled {
 	if (body.reading >= goal) {
 		const told = history(body);
 		const r = restFrom(sequence, told);
-		return { ...r, seconds: 0, isFierce: false, history: early.list, resting: told.list };
+		return { ...r, seconds: 0, isFierce: false, told: () => ({ history: early.list, resting: told.list }) };
 	}
 	dress(body, heat.faces);
 	const run = heat.how.kind === 'once' ? runOnce(sequence, heat.how) : runOn(sequence, heat.how);
@@ -113,20 +121,26 @@ export function pulledOf(sequence: Sequence): Pulled {
 	// The reading itself comes to the goal there: later than that it never comes off.
 	let high = run.lastFor(goal);
 	if (high === undefined) return { ...never, pull: goal, peak: goal };
-	let low = run.firstFor(goal - deepest);
-	let [below, above] = [goal - peakAt(low), goal - peakAt(high)];
-	const isFierce = deepest > 0 && low > 0 && below < -0.5;
-	if (below <= 0) high = low;
-	for (let i = 0; i < 40 && above <= 0 && high - low > 1; i++) {
+	const first = run.firstFor(goal - deepest);
+	let low = first;
+	// At the ends the climb is guessed: what it is there is looked at only where the search ends there.
+	let [below, above] = [Math.max(1, deepest - guessed), -guessed];
+	for (let i = 0; i < 40 && high - low > 1; i++) {
 		const guess = low + ((high - low) * below) / (below - above);
 		const at = Math.min(high - 1, Math.max(low + 1, Math.round(guess)));
 		const y = goal - peakAt(at);
 		if (y > 0) [low, below, above] = [at, y, i > 0 ? above / 2 : above];
 		else [high, above, below] = [at, y, i > 0 ? below / 2 : below];
+		if (y <= 0 && y > -enough) break;
 	}
+	const isAtEnd = low === first && high - low <= 1;
+	const over = isAtEnd ? peakAt(low) - goal : -1;
+	const isFierce = deepest > 0 && low > 0 && over > 0.5;
+	if (over >= 0) high = low;
 	// The first state that peaks at the goal or above: half a step too late is nothing, too early is raw.
 	const found = run.at(high);
-	return { ...found, seconds: run.seconds(high), isFierce, ...run.told(high, early.list) };
+	const pulledAt = high;
+	return { ...found, seconds: run.seconds(high), isFierce, told: () => run.told(pulledAt, early.list) };
 }
 
 interface Run {
@@ -137,7 +151,7 @@ interface Run {
 	readonly firstFor: (reading: number) => number;
 	readonly lastFor: (reading: number) => number | undefined;
 	/** The layers on the way to a state, and after it. */
-	readonly told: (index: number, before: Layers) => Pick<Pulled, 'history' | 'resting'>;
+	readonly told: (index: number, before: Layers) => Told;
 }
 
 function dress(body: MoistBody, faces: Faces | undefined): void {

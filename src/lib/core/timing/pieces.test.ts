@@ -99,8 +99,9 @@ describe('any piece', () => {
 			const c = cook(piece);
 			if (c.peak >= advised.celsius) continue;
 			below++;
-			const logs = c.history.map((layer, i) =>
-				gatedLethality([...layer, ...(c.resting[i] ?? [])], advised.instead!.organism)
+			const { history, resting } = c.told();
+			const logs = history.map((layer, i) =>
+				gatedLethality([...layer, ...(resting[i] ?? [])], advised.instead!.organism)
 			);
 			expect(Math.min(...logs), JSON.stringify(piece)).toBeGreaterThanOrEqual(advised.instead.logs);
 			expect(c.care.some((x) => x.kind === 'check-after-rest')).toBe(true);

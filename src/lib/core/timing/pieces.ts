@@ -2,7 +2,7 @@
 import { crusts, type CrustKind } from '../heat/crusts';
 import { MoistBody, placeAt, type Around, type MoistSolid, type Surroundings } from '../heat/moist';
 import { foodProperties, type Food } from '../heat/properties';
-import { pulledOf, type Faces, type Heat, type Pulled, type Sequence, type Stage } from '../heat/pull';
+import { pulledOf, type Faces, type Heat, type Pulled, type Sequence, type Stage, type Told } from '../heat/pull';
 import {
 	aboveGrate,
 	aboveTheFat,
@@ -28,7 +28,9 @@ const deepest = 16;
 /** Nobody cooks one piece for longer, seconds. */
 const longest = { pan: 2 * 3600, oven: 16 * 3600 };
 /** Steps of time, seconds: roasts, pieces, pans and grills. */
-const steps = { roast: 10, piece: 5, pan: 1.5 };
+const steps = { roast: 10, piece: 5, pan: 1.5, sear: 2.5 };
+/** Pieces at least so thick change slowly enough for a roast's step, metres. */
+const slow = 0.025;
 /** Mean start of a piece that has lost its chill, °C (est.). */
 const tempered = 9.5;
 /** A goal is raised for safety by so much at a time, and no further than to the advised heat, K. */
@@ -186,7 +188,7 @@ function heatOf(p: Piece): Heat {
 	};
 	switch (where.kind) {
 		case 'oven':
-			return still(ovenAround(p, where), p.shape === 'slab' ? steps.piece : steps.roast, roasting(p));
+			return still(ovenAround(p, where), p.shape === 'slab' && p.size < slow ? steps.piece : steps.roast, roasting(p));
 		case 'grill':
 			return turned(onGrate(where.setting), aboveGrate(where.isShut));
 		case 'wood oven':
@@ -214,7 +216,7 @@ function half(down: Around, up: Around): Around {
 }
 
 function searOf(p: Piece, seconds: number, faces: 1 | 2): readonly Stage[] {
-	const step = steps.pan;
+	const step = steps.sear;
 	if (p.shape !== 'slab') return [{ seconds, step, around: { outer: onPan.seared }, faces: sizzling(p) }];
 	const first = { seconds, step, around: { inner: onPan.seared, outer: aboveTheFat }, faces: sizzling(p) };
 	const second = { seconds, step, around: { inner: aboveTheFat, outer: onPan.seared }, faces: sizzling(p) };
@@ -229,12 +231,12 @@ function sequenceOf(p: Piece, goal: number): Sequence {
 	if (p.seared?.how === 'faces') before.push(...searOf(p, p.seared.seconds, 2));
 	if (p.seared?.how === 'skin') {
 		const around = { inner: onPan['skin down'], outer: aboveTheFat };
-		before.push({ seconds: p.seared.seconds, step: steps.pan, around, faces: sizzling(p) });
+		before.push({ seconds: p.seared.seconds, step: steps.sear, around, faces: sizzling(p) });
 	}
 	const restful = round(p, atRest(cover, p.room));
 	const after: Stage[] = p.finish
 		? [
-				{ seconds: p.finish.wait, step: steps.piece, around: restful, faces: roasting(p) },
+				{ seconds: p.finish.wait, step: steps.roast, around: restful, faces: roasting(p) },
 				...searOf(p, p.finish.seconds, p.finish.faces)
 			]
 		: [];
@@ -251,7 +253,7 @@ function sequenceOf(p: Piece, goal: number): Sequence {
 		before,
 		heat: heatOf(p),
 		after,
-		rest: { around: restful, step: p.shape === 'slab' ? 5 : 10, faces: restFaces },
+		rest: { around: restful, step: p.shape === 'slab' && p.size < slow ? steps.piece : steps.roast, faces: restFaces },
 		within: restOf(p),
 		goal,
 		// What no rest makes safe has its heat when it comes off.
@@ -266,7 +268,9 @@ export const cook: (piece: Piece) => Cooked = remembering((p: Piece): Cooked => 
 	// A bird is read in the breast, and its joints lag behind.
 	let goal = p.shape === 'bird' && instead ? Math.max(p.goal, leastOfBird) : p.goal;
 	let found = pulledOf(sequenceOf(p, goal));
-	const logsOf = () => (instead && found.peak < advised.celsius ? leastLethality(found, instead.organism) : undefined);
+	let told: Told = { history: [], resting: [] };
+	const logsOf = () =>
+		instead && found.peak < advised.celsius ? leastLethality((told = found.told()), instead.organism) : undefined;
 	let logs = logsOf();
 	while (advised && instead && logs !== undefined && logs < instead.logs && goal < advised.celsius) {
 		goal = Math.min(advised.celsius, goal + raise);
@@ -300,7 +304,7 @@ export const cook: (piece: Piece) => Cooked = remembering((p: Piece): Cooked => 
 	}
 	return {
 		...found,
-		after: Math.max(found.after, instead && logs !== undefined ? restFor(found, instead, restOf(p)) : 0),
+		after: Math.max(found.after, instead && logs !== undefined ? restFor(told, instead, restOf(p)) : 0),
 		loss: evaporated + dripOf(p, found.mean),
 		goal,
 		raised: goal > p.goal ? p.goal : undefined,
@@ -359,12 +363,12 @@ export function goes(p: Piece, seconds: number, resting: number): readonly Momen
 const looks = 5;
 
 /** Log reductions of the layer that has least, over heat and rest. */
-const leastLethality = ({ history, resting }: Pulled, organism: Organism) =>
+const leastLethality = ({ history, resting }: Told, organism: Organism) =>
 	Math.min(...history.map((layer, i) => gatedLethality([...layer, ...(resting[i] ?? [])], organism)));
 
 /** Seconds of rest until heat and rest have made every layer safe, in stretches of the rest that is looked at. */
 function restFor(
-	{ history, resting }: Pulled,
+	{ history, resting }: Told,
 	{ organism, logs }: NonNullable<Advised['instead']>,
 	[, most]: readonly [number, number]
 ): number {

@@ -5,7 +5,8 @@ import { films } from '../heat/films';
 import { goldLoss, goldTime, massPerArea, trayFilm, waterOf } from '../heat/gold';
 import { littleLiquid } from '../heat/little-liquid';
 import { foodProperties, scatter, type Food } from '../heat/properties';
-import { rimTime, softeningTime, softness, tender } from '../heat/softness';
+import { rimTime, softeningTime, softness, tender, type Softness, type Vegetable } from '../heat/softness';
+import { remembering } from './remembering';
 import { boilingPoint, boilOff, heatingTime, potLoss, reductionTime } from '../heat/water';
 import { usualSigma } from '../learn/spread';
 import type { Care } from '../model/time-facts';
@@ -66,6 +67,20 @@ const solidOf = (cut: 'stick' | 'cube' | 'round', d: number): Solid =>
 		: cut === 'cube'
 			? { shape: 'brick', sides: [d, d, d] }
 			: { shape: 'sphere', diameter: d };
+
+interface Softened {
+	readonly vegetable: Vegetable;
+	readonly cut: 'stick' | 'cube' | 'round';
+	readonly d: number;
+	readonly film: Film;
+	readonly start: number;
+	readonly wanted: Softness | number;
+	readonly hottest?: number | undefined;
+}
+/** The same on every burner: computed once. */
+const softened = remembering(({ vegetable, cut, d, film, start, wanted, hottest }: Softened) =>
+	softeningTime(vegetable, solidOf(cut, d), film, start, wanted, hottest)
+);
 
 /** What food meets in a medium: the film, and the medium as a fact. */
 function mediumOf(
@@ -231,7 +246,7 @@ export const wet: Computers<
 		const hottest = medium === 'place' ? (isOven ? boil - 3 : 98) : undefined;
 		const soft = rim
 			? rimTime(vegetable, d, film, value(start))
-			: softeningTime(vegetable, solidOf(cut, d), around, value(start), wanted, hottest);
+			: softened({ vegetable, cut, d, film: around, start: value(start), wanted, hottest });
 		const { food } = tender[vegetable];
 		const { rho, c } = foodProperties(food);
 		const mass = massPerArea(rho, d, cut);
@@ -275,7 +290,7 @@ export const wet: Computers<
 		});
 		const film = { h: films.simmer.h, tinf: boil - simmering.below };
 		const wanted = typeof how === 'string' ? how : value(how);
-		const soft = softeningTime(vegetable, solidOf(cut, d), film, value(start), wanted);
+		const soft = softened({ vegetable, cut, d, film, start: value(start), wanted });
 		return {
 			// What is covered softens first, and boils down at the end.
 			usual: heating + (away === 1 ? Math.max(soft, boiling) : soft + boiling) + besides,
