@@ -132,3 +132,44 @@ test(
 	},
 	wait
 );
+
+test(
+	'what parts take is told case by case, and what is wrong with one does not lose the others',
+	async () => {
+		const good = { technique: 'chicken-whole-roast', people: 4, kitchen: 'family' };
+		const cases = [
+			{ id: 'bird', ...good, values: { weight: 1500, oven: 180 } },
+			{ id: 'odd', ...good, technique: 'phoenix' },
+			{ id: 'words', technique: 'boiled-eggs', people: 4, values: { yolk: 'hard' }, kitchen: 'flat', altitude: 1600 },
+			{ id: 'cold', technique: 'chicken-breast-pan', people: 2, values: { start: 20 }, kitchen: 'family' }
+		];
+		const { code, out, err } = await run('times', file('parts.json', { cases }));
+		expect([code, err]).toEqual([0, '']);
+		const { results } = JSON.parse(out) as {
+			results: {
+				id: string;
+				cooking_min?: number;
+				pull_c?: number;
+				issues: { code: string; hard: boolean; say: string }[];
+			}[];
+		};
+		expect(results.map((r) => [r.id, r.cooking_min !== undefined])).toEqual([
+			['bird', true],
+			['odd', false],
+			['words', true],
+			['cold', true]
+		]);
+		expect(results[0]?.issues.map((i) => i.code)).toEqual(['check-after-rest']);
+		expect(results[1]?.issues[0]).toMatchObject({
+			code: 'unknown',
+			hard: true,
+			say: 'There is no technique "phoenix".'
+		});
+		expect(results[3]?.issues).toContainEqual(expect.objectContaining({ code: 'start-too-warm', hard: true }));
+		for (const { issues } of results) for (const { say } of issues) expect(say).not.toMatch(/undefined|NaN|\{/);
+		const bad = await run('times', file('people.json', { cases: [{ id: 'x', ...good, people: 0 }] }));
+		expect([bad.code, bad.out]).toEqual([2, '']);
+		expect(bad.err).toMatch(/people\.json.*people.*at least 1/s);
+	},
+	wait
+);

@@ -183,3 +183,31 @@ test('meals are copied, renamed, put away and brought back', async ({ page }) =>
 	await page.getByRole('button', { name: 'Bring back Harvest supper, a copy' }).click();
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Harvest supper, a copy');
 });
+
+test('a guest is named once, what is not for them is told on Menu, plan and in Cook, and mended at a touch', async ({
+	page
+}) => {
+	await open(page, '/menu/guests');
+	await expect(page.getByText('Nobody is named yet.')).toBeVisible();
+	await page.getByRole('button', { name: 'A guest to take care of' }).click();
+	const name = page.getByLabel('Name of the guest');
+	await name.fill('Ana');
+	await name.press('Tab');
+	await page.getByRole('checkbox', { name: 'mustard' }).check();
+	const notes = page.getByRole('list', { name: 'Not for everybody' });
+	await expect(notes.getByText('Lentil salad, soft eggs is not for Ana: it contains mustard.')).toBeVisible({
+		timeout: 60_000
+	});
+	await page.getByRole('link', { name: 'Plan', exact: true }).click();
+	await expect(page.getByText('Not for Ana', { exact: true })).toBeVisible({ timeout: 60_000 });
+	await expect(page.getByText('not for Ana: mustard')).toBeVisible();
+	await page.getByRole('link', { name: 'See what, and what to do' }).click();
+	await page.getByRole('button', { name: 'Apply: Ana without Lentil salad, soft eggs' }).click();
+	await expect(page.getByText('everybody can eat what they get')).toBeVisible({ timeout: 60_000 });
+	await page.getByLabel('at risk').selectOption('pregnant');
+	await expect(notes.getByText(/^Duck breast, pink is not for Ana \(pregnant\): it stays below 74 °C\.$/)).toBeVisible({
+		timeout: 60_000
+	});
+	await page.getByRole('button', { name: 'Take out Ana' }).click();
+	await expect(page.getByText('Nobody is named yet.')).toBeVisible();
+});

@@ -5,6 +5,7 @@ import { expect, open, test } from './test';
 
 const views = [
 	'/menu',
+	'/menu/guests',
 	'/menu/amounts',
 	'/menu/loads',
 	'/menu/ahead',
