@@ -16,7 +16,7 @@ test('a cord tells everything about its step, by pointing and by keyboard', asyn
 	await open(page, '/plan');
 	await page.locator('[data-step="duck/sear"]').hover();
 	const card = page.getByRole('region', { name: 'The step' });
-	await expect(card.getByRole('heading')).toHaveText('Sear the duck, skin down');
+	await expect(card.getByRole('heading')).toHaveText('Sear the duck, skin down, 1 of 2');
 	await expect(card).toContainText('Burner');
 	await expect(card).toContainText('Pour off the fat');
 	await page.mouse.move(5, 5);

@@ -105,7 +105,7 @@
 </div>
 {#if unsafe.length > 0 && problems.length === 0}
 	<ul class="problems" role="alert" aria-label="Not safe as it is">
-		{#each unsafe as say (say)}<li>{say}</li>{/each}
+		{#each unsafe as say, i (i)}<li>{say}</li>{/each}
 	</ul>
 {/if}
 {#if clashes.length > 0 && problems.length === 0}

@@ -48,7 +48,7 @@
 		<QuestionForm fields={question.fields} inputs={read.inputs} onchange={change} />
 		{#if read.refused.length > 0}
 			<ul class="refused" role="alert">
-				{#each read.refused as word (word)}<li>{word} Taken as usual.</li>{/each}
+				{#each read.refused as word, i (i)}<li>{word} Taken as usual.</li>{/each}
 			</ul>
 		{/if}
 		<AnswerView {answer} name={question.name} onadd={add} />

@@ -29,12 +29,12 @@
 		<p class="part">
 			<span class="digit">{digit}</span>{partName}{#if allergens.length > 0}<span class="tags"
 					>contains {allergens.join(', ')}</span
-				>{/if}{#each notFor as words (words)}<span class="tags">{words}</span>{/each}
+				>{/if}{#each notFor as words, i (i)}<span class="tags">{words}</span>{/each}
 		</p>
 		<h3>{cue.say}</h3>
 		{#if cue.where !== ''}<p class="where">{cue.where}</p>{/if}
 		{#if cue.sign}<p class="sign">{cue.sign}</p>{/if}
-		{#each cue.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
+		{#each cue.cautions as caution, i (i)}<p class="caution">{caution}</p>{/each}
 	</div>
 	<div class="act">
 		<p class="count">

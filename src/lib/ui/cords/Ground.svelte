@@ -46,7 +46,7 @@
 	{/if}
 {/each}
 {#if !isSmall}
-	{#each drawing.handRows as row (row.v)}
+	{#each drawing.handRows as row, i (i)}
 		<rect class="hands" {...frame.box(-4, drawing.length, row.v, row.v + 26)} rx="4" />
 	{/each}
 {/if}
@@ -56,7 +56,7 @@
 	<path class="setpoint" d={line} />
 {/each}
 
-{#each ticks as tick (tick.u)}
+{#each ticks as tick, i (i)}
 	<path
 		class="tick"
 		data-state={tick.isMajor ? 'major' : 'minor'}
@@ -101,7 +101,7 @@
 		</text>
 	{/if}
 {/each}
-{#each drawing.earlier as course (course.label)}
+{#each drawing.earlier as course, i (i)}
 	<path class="pass early" d="M{frame.point(course.u, -4)}L{frame.point(course.u, drawing.lanesEnd)}" />
 {/each}
 <path class="pass" d="M{frame.point(drawing.length, -6)}L{frame.point(drawing.length, end)}" />

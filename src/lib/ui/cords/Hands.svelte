@@ -23,7 +23,7 @@
 		d="M{frame.point(b.u, b.v)}L{frame.point(b.u, drawing.lanesEnd + 10)}"
 	/>
 {/each}
-{#each drawing.handRows as { name, v } (v)}
+{#each drawing.handRows as { name, v }, i (i)}
 	{#if !frame.isStanding}
 		<text class="name" x={frame.x(-12, 0)} y={frame.y(0, v + row / 2) + 4} text-anchor="end"
 			><title>{name}</title>{fitted([`Hands · ${name}`, name], marginLetters)}</text
@@ -42,7 +42,7 @@
 		<rect {...frame.box(h.u0, h.u1, h.v + 3, h.v + row - 3)} rx="2" fill="url(#{prefix}-hatch)" pointer-events="none" />
 	{/if}
 {/each}
-{#each drawing.tight as t (t.u0)}
+{#each drawing.tight as t, i (i)}
 	<rect class="tight" {...frame.box(t.u0 - 4, t.u1 + 4, drawing.lanesEnd + 5, drawing.height + 1)} rx="6" />
 	{#if !frame.isStanding}
 		<text class="tight-words" x={frame.x((t.u0 + t.u1) / 2, 0)} y={frame.y(0, drawing.height + 16)} text-anchor="middle"
@@ -50,7 +50,7 @@
 		>
 	{/if}
 {/each}
-{#each drawing.idle as t (t.u0)}
+{#each drawing.idle as t, i (i)}
 	{#if !frame.isStanding && t.u1 - t.u0 > t.say.length * 6.2}
 		<text class="idle" x={frame.x((t.u0 + t.u1) / 2, 0)} y={frame.y(0, t.v + row / 2) + 4} text-anchor="middle"
 			>{t.say}</text

@@ -42,7 +42,7 @@
 								{#if part.allergens?.length}
 									· <span class="tags">contains {part.allergens.join(', ')}</span>
 								{/if}
-								{#each plan.clashes.filter((c) => c.part === (part.of ?? part.id)) as clash (clash.guest + clash.why.kind)}
+								{#each plan.clashes.filter((c) => c.part === (part.of ?? part.id)) as clash, i (i)}
 									· <span data-over="true">{wordShortly(clash)}</span>
 								{/each}
 								{#if part.between > 0}

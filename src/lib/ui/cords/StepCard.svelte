@@ -61,7 +61,7 @@
 				<dd>
 					{#if isWhole}all the time{:else if hands.length === 0}none{:else}
 						<ul>
-							{#each hands as hand (hand.from)}<li><b>{formatClock(hand.from)}</b> {hand.say}</li>{/each}
+							{#each hands as hand, i (i)}<li><b>{formatClock(hand.from)}</b> {hand.say}</li>{/each}
 						</ul>
 					{/if}
 				</dd>
@@ -92,7 +92,7 @@
 				</div>
 			{/if}
 		</dl>
-		{#each step.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
+		{#each step.cautions as caution, i (i)}<p class="caution">{caution}</p>{/each}
 	{:else}
 		<p class="hint">
 			Point at a cord, or press <kbd>Tab</kbd> and then the arrows: here you read what it needs and what keeps it from starting

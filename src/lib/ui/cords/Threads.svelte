@@ -87,7 +87,7 @@
 			rx={half}
 			style:--weave="url(#{prefix}-weave-{s.tone})"
 		/>
-		{#each s.hatched as h (h.u0)}
+		{#each s.hatched as h, i (i)}
 			<rect class="hatched" {...frame.box(h.u0, h.u1, s.v - half, s.v + half)} rx={half} fill="url(#{prefix}-hatch)" />
 		{/each}
 		{#if s.slack !== undefined && !isSmall}
@@ -107,7 +107,7 @@
 	{#each drawing.beads as b, i (i)}
 		<circle class="bead" data-state={stateOf(b.part)} cx={frame.x(b.u, b.v)} cy={frame.y(b.u, b.v)} r="4.2" />
 	{/each}
-	{#each drawing.earlier as course (course.label)}
+	{#each drawing.earlier as course, i (i)}
 		{#if !frame.isStanding}
 			<text class="out" x={frame.x(course.u, 0) + 6} y={frame.y(0, drawing.lanesEnd) - 6}>{course.label}</text>
 		{/if}

@@ -60,7 +60,7 @@
 						{#if difference.takes.length > 0}<li>takes {difference.takes.join(', ')}</li>{/if}
 					</ul>
 				{:else}
-					{#each result as why (why)}<p class="bad">{why}</p>{/each}
+					{#each result as why, i (i)}<p class="bad">{why}</p>{/each}
 				{/if}
 			{/await}
 			<button

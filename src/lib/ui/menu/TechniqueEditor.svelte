@@ -49,7 +49,7 @@
 </div>
 {#if refused.length > 0}
 	<ul class="refused" role="alert">
-		{#each refused as words (words)}<li>Not kept: {words}</li>{/each}
+		{#each refused as words, i (i)}<li>Not kept: {words}</li>{/each}
 	</ul>
 {/if}
 {#each technique.steps as step (step.id)}

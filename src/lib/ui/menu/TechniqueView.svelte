@@ -67,7 +67,7 @@
 				)}</span
 			>
 			{#if step.sign}<span class="sign">{say(step.sign)}</span>{/if}
-			{#each step.cautions ?? [] as caution (caution)}<span class="caution">{say(caution)}</span>{/each}
+			{#each step.cautions ?? [] as caution, i (i)}<span class="caution">{say(caution)}</span>{/each}
 		</li>
 	{/each}
 </ol>

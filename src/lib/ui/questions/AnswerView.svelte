@@ -40,7 +40,7 @@
 		/>{/if}
 	{#if answer.drawing?.kind === 'egg'}<EggDrawing drawing={answer.drawing} />{/if}
 	{#if answer.drawing?.kind === 'tray'}<TrayDrawing drawing={answer.drawing} />{/if}
-	{#each answer.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
+	{#each answer.cautions as caution, i (i)}<p class="caution">{caution}</p>{/each}
 	<p class="reason">{answer.reason}</p>
 	{#if answer.step}
 		{@const step = answer.step}

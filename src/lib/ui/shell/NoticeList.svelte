@@ -17,7 +17,7 @@
 				<p>{notice.text}</p>
 				{#if notice.details.length > 0}
 					<ul>
-						{#each notice.details as detail (detail)}<li>{detail}</li>{/each}
+						{#each notice.details as detail, i (i)}<li>{detail}</li>{/each}
 					</ul>
 				{/if}
 			</div>

@@ -57,7 +57,7 @@
 	</section>
 	<section aria-label="Out of the cold">
 		<h2>Out of the cold</h2>
-		{#each out as o (`${o.part} ${o.at}`)}
+		{#each out as o, i (i)}
 			<article>
 				<p><strong>{formatClock(o.at)}</strong> {o.say}</p>
 				<p class="soft">

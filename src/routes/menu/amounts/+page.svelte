@@ -43,7 +43,7 @@
 				<h3>{aisle}</h3>
 				<table>
 					<tbody>
-						{#each lines.filter((l) => l.aisle === aisle) as line (line.name + line.unit)}
+						{#each lines.filter((l) => l.aisle === aisle) as line, i (i)}
 							<tr>
 								<th scope="row">{line.name}</th>
 								<td class="amount">{printAmount(line.bought, line.unit, line.name, measure.now)}</td>
@@ -66,7 +66,7 @@
 				>
 			</header>
 			<ol>
-				{#each bowls as bowl (bowl.part + bowl.step)}
+				{#each bowls as bowl, i (i)}
 					{@const at = bowlAt(bowl, plan)}
 					<li>
 						<p>
@@ -74,7 +74,7 @@
 							{bowl.name}: {bowl.say}
 						</p>
 						<ul>
-							{#each bowl.amounts as a (a.name)}
+							{#each bowl.amounts as a, j (j)}
 								<li>
 									{printAmount(a.used, a.unit, a.name, measure.now)}
 									{a.name}

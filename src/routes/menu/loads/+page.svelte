@@ -18,7 +18,7 @@
 <h1>{meal.name}: trays and batches</h1>
 <section aria-label="Shared oven">
 	<h2>What could share the oven</h2>
-	{#each groups as group (group.setting)}
+	{#each groups as group, i (i)}
 		<article>
 			<p>
 				<strong>{units.say(`${group.setting} °C`)} for {group.members.map((m) => m.name).join(', ')}</strong
@@ -27,7 +27,7 @@
 					: `${formatDuration(group.cost)} more in the oven, all together`}.
 			</p>
 			<ul>
-				{#each group.members as m (m.part + m.step)}
+				{#each group.members as m, i (i)}
 					<li>
 						{m.name}: {formatDuration(m.shared)}, at its own {units.say(`${m.own} °C`)}
 						{formatDuration(m.alone)}
@@ -48,7 +48,7 @@
 <section aria-label="Loads">
 	<h2>What goes in at once</h2>
 	<div class="loads">
-		{#each loads as { part, name, say, load } (part + say)}
+		{#each loads as { part, name, say, load }, i (i)}
 			<LoadView {name} {say} {load} />
 		{:else}
 			<p class="soft">Nothing of this meal fills a tray, a pan, a pot or the fryer.</p>
