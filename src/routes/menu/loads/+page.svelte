@@ -48,7 +48,7 @@
 <section aria-label="Loads">
 	<h2>What goes in at once</h2>
 	<div class="loads">
-		{#each loads as { part, name, say, load }, i (i)}
+		{#each loads as { name, say, load }, i (i)}
 			<LoadView {name} {say} {load} />
 		{:else}
 			<p class="soft">Nothing of this meal fills a tray, a pan, a pot or the fryer.</p>
