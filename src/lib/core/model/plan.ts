@@ -106,7 +106,9 @@ const plannedPartSchema = z.object({
 	cost: z.int(),
 	/** Seconds between cold and hot, as far as the steps tell: off the heat and out of the cold, until it is plated. */
 	between: time.default(0),
-	keep: z.string()
+	keep: z.string(),
+	/** The warm drawer that it waits in. */
+	drawer: z.string().optional()
 });
 
 export const planSchema = z.object({
@@ -128,6 +130,8 @@ export const planSchema = z.object({
 			due: time,
 			at: time,
 			plating: time,
+			/** When plates go to warm; absent: it is served cold. */
+			warm: time.optional(),
 			/** Who plates it. */
 			cook: z.string().optional()
 		})

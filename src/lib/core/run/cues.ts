@@ -4,7 +4,7 @@ import type { Plan, PlannedStep } from '../model/plan';
 export interface Cue {
 	/** Of its step, or course, and what of it: the same over replans. */
 	readonly id: string;
-	readonly kind: 'oven' | 'start' | 'touch' | 'end' | 'plate' | 'serve';
+	readonly kind: 'oven' | 'start' | 'touch' | 'end' | 'warm' | 'plate' | 'serve';
 	/** When it is due, and until when it takes hands; the plan's clock, seconds. */
 	readonly at: number;
 	readonly until: number;
@@ -19,7 +19,7 @@ export interface Cue {
 /** An end so close to another cue of the same part needs none of its own, seconds. */
 const atOnce = 45;
 /** At one instant, what frees comes before what begins. */
-const rank: Record<Cue['kind'], number> = { end: 0, touch: 1, oven: 2, start: 3, plate: 4, serve: 5 };
+const rank: Record<Cue['kind'], number> = { end: 0, touch: 1, oven: 2, start: 3, warm: 4, plate: 5, serve: 6 };
 
 /** The cues of a plan in order of time. */
 export function cuesOf(plan: Plan): readonly Cue[] {
@@ -31,11 +31,13 @@ export function cuesOf(plan: Plan): readonly Cue[] {
 	return cues.sort((a, b) => a.at - b.at || rank[a.kind] - rank[b.kind]);
 }
 
-function courseCues({ course, at, plating, cook }: Plan['services'][number]): readonly Cue[] {
+function courseCues({ course, at, plating, warm, cook }: Plan['services'][number]): readonly Cue[] {
 	const common = { part: undefined, step: undefined, course, hand: undefined, cook };
 	const serve: Cue = { ...common, id: `${course}#serve`, kind: 'serve', at, until: at };
-	if (plating >= at) return [serve];
-	return [{ ...common, id: `${course}#plate`, kind: 'plate', at: plating, until: at }, serve];
+	const plate: Cue = { ...common, id: `${course}#plate`, kind: 'plate', at: plating, until: at };
+	const heat: Cue[] =
+		warm === undefined ? [] : [{ ...common, id: `${course}#warm`, kind: 'warm', at: warm, until: warm }];
+	return [...heat, ...(plating >= at ? [] : [plate]), serve];
 }
 
 function ovenCues(plan: Plan, { lane, points }: Plan['terrain'][number]): readonly Cue[] {

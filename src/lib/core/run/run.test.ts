@@ -266,7 +266,7 @@ describe('the day of the service', () => {
 		const shift = 86_400 + 1800 - brunch.to;
 		const plan = JSON.parse(
 			JSON.stringify(late, (key, value: unknown) =>
-				['from', 'to', 'at', 'due', 'plating', 'ready', 'plated'].includes(key) && typeof value === 'number'
+				['from', 'to', 'at', 'due', 'plating', 'warm', 'ready', 'plated'].includes(key) && typeof value === 'number'
 					? value + shift
 					: value
 			)

@@ -32,10 +32,18 @@ const kindled: Readonly<Record<string, { readonly say: string; readonly sign: st
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 const atThePass = { where: 'the pass', sign: undefined, cautions: [] };
 
+const warmPlates = (plan: Plan): CueWords => ({
+	say: `${plan.covers} plates to warm`,
+	where: plan.lanes.find((l) => l.kind === 'warm')?.name ?? 'The oven as it cools, or hot water',
+	sign: 'As warm as the hand likes to hold.',
+	cautions: []
+});
+
 export function wordCue(cue: Cue, plan: Plan): CueWords {
 	const course = plan.services.find((s) => s.course === cue.course)?.name ?? plan.name;
 	if (cue.kind === 'serve') return { ...atThePass, say: `Serve: ${course}` };
 	if (cue.kind === 'plate') return { ...atThePass, say: `Plate up: ${course}` };
+	if (cue.kind === 'warm') return warmPlates(plan);
 	const step = plan.steps.find((s) => s.id === cue.step);
 	if (!step) return { say: '', where: '', sign: undefined, cautions: [] };
 	const place = plan.lanes.find((l) => l.id === step.lane)?.name ?? step.lane;

@@ -24,6 +24,7 @@
 	{#each plan.services as service (service.course)}
 		<section>
 			<h2>{service.name} <span>{formatClock(service.at)}</span></h2>
+			{#if service.warm !== undefined}<p class="soft">plates to warm at {formatClock(service.warm)}</p>{/if}
 			<ol>
 				{#each plan.parts.filter((p) => p.course === service.course) as part (part.id)}
 					<li>

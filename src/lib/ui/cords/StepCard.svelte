@@ -84,7 +84,7 @@
 					<dt>Then</dt>
 					<dd>
 						{#if part.wait < 60}straight to the plate{:else}waits {formatDuration(part.wait)}
-							{part.keep};
+							{part.keep}{part.drawer ? `, in the ${part.drawer.toLowerCase()}` : ''};
 							{part.wait <= part.free
 								? 'it loses nothing'
 								: `${formatDuration(part.wait - part.free)} longer than it likes`}{/if}

@@ -64,7 +64,7 @@ const duckBreast: Technique = {
 			load: laid('pan', each(1), 0.16, 0.08, 'pieces'),
 			heat: 'from a cold pan, medium, then higher',
 			hands: touches([
-				[0, 45, 'Lay the breasts skin down in the cold pan'],
+				[0, 45, 'Lay the breasts skin down, the pan cold or cooled'],
 				[0.4, 30, 'Pour off the fat'],
 				[0.8, 45, 'Turn the breasts']
 			]),

@@ -69,7 +69,7 @@ const chickenPan: Technique = {
 			'Crisp the skin from a cold pan',
 			about(480),
 			touches([
-				[0, 30, 'Skin down into the cold pan, press'],
+				[0, 30, 'Skin down, the pan cold or cooled; press'],
 				[0.5, 15, 'Press again, pour off fat']
 			]),
 			{

@@ -318,7 +318,7 @@ const baconPan = bacon(
 		'Fry the bacon',
 		about(420),
 		touches([
-			[0, 30, 'Bacon into the cold pan'],
+			[0, 30, 'Bacon into the pan, cold or cooled'],
 			[0.5, 30, 'Turn the bacon'],
 			[1, 30, 'Bacon out onto paper']
 		]),

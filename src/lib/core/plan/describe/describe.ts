@@ -16,6 +16,7 @@ import { findIdle, findTight } from './hands-load';
 import { heldBy } from '../why/held-by';
 import { terrainOf } from './terrain';
 import { timedTasks, type Timed } from './timed';
+import { drawerOf, isServedHot, platesWarmIn, wantWarmPlates } from './warmth';
 
 const restLane: Lane = { id: 'rest', kind: 'rest', name: 'Rest' };
 const keepLane: Lane = { id: 'keep', kind: 'keep', name: 'Keep' };
@@ -50,7 +51,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 	const { hands: handsOf, isManned } = assignHands(happenings, [...trace.plating.values()], timed, kitchen);
 	const reasons = heldBy(problem, timed, (id) => takenBy(id, kitchen));
 
-	const services = meal.courses.map((course) => {
+	const courses = meal.courses.map((course) => {
 		const slip = answer.slips?.[course.id] ?? 0;
 		const due = serviceOf(meal, course);
 		const at = due + slip;
@@ -100,9 +101,9 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		};
 	});
 	const laneKind = new Map(lanesOf(kitchen).map((l) => [l.id, l.kind]));
-	const parts = trace.plated.flatMap(({ part, of, technique, served, before, isBefore }) => {
+	const plates = trace.plated.flatMap(({ part, of, technique, served, before, isBefore }) => {
 		const { plate, ahead } = technique;
-		const service = services.find((s) => s.course === part.course);
+		const service = courses.find((s) => s.course === part.course);
 		const last = served.flatMap((task) => timed.get(task) ?? [])[0];
 		if (!last || !service) return [];
 		const isMadeBefore = isBefore || before.some((task) => timed.has(task));
@@ -136,12 +137,23 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 			}
 		];
 	});
+	const kindOf = new Map(trace.plated.map((p) => [p.part.id, p.technique.kind]));
+	const waiting = plates.map(({ id, course, wait, plated }) => {
+		const own = steps.filter((s) => s.part === id);
+		return { id, course, wait, kind: kindOf.get(id) ?? 'side', isHot: isServedHot(own, laneKind, plated) };
+	});
+	const drawer = drawerOf(kitchen, waiting);
+	const parts = plates.map((p) => (drawer?.parts.has(p.id) ? { ...p, drawer: drawer.name } : p));
 	const clashes = clashesOf(meal, { parts, steps }, techniquesOf(trace.plated));
 	const allHands = [...handsOf.values()].flat().map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) }));
 	const span = {
-		from: Math.min(...steps.map((s) => s.from), ...services.map((s) => s.plating)),
-		to: Math.max(...services.map((s) => s.at))
+		from: Math.min(...steps.map((s) => s.from), ...courses.map((s) => s.plating)),
+		to: Math.max(...courses.map((s) => s.at))
 	};
+	const warmed = wantWarmPlates(waiting);
+	const services = courses.map((s) =>
+		warmed.has(s.course) ? { ...s, warm: Math.max(span.from, s.plating - platesWarmIn) } : s
+	);
 	const plan: Plan = {
 		format: 'juntos-plan',
 		version: 2,
