@@ -13,6 +13,8 @@
 	const clashes = $derived(plan.meal === meal.id && app.planning.isCurrent ? plan.clashes : []);
 </script>
 
+<h1>{meal.name}: guests</h1>
+
 <div class="columns">
 	<section aria-label="Guests">
 		<p class="soft">
