@@ -12,7 +12,7 @@ export interface FakePlanner extends PlannerClient {
 }
 
 /** A planner that plans at once, with little work, unless it was told what to answer. */
-export function fakePlanner(budget = 1500): FakePlanner {
+export function fakePlanner(budget = 8000): FakePlanner {
 	let latest = 0;
 	const planner: FakePlanner = {
 		asked: [],
@@ -73,7 +73,11 @@ export function fakeMachine(wall: number, zone = 'Europe/Lisbon', by = 'device')
 	};
 }
 
-/** Until something holds, or a few seconds are over: then the expectation that follows says what is wrong. */
+/** Longer than any of it takes on a machine that has much else to do, ms. */
+const patience = 60_000;
+
+/** Until something holds, or patience is over: then the expectation that follows says what is wrong. */
 export async function until(holds: () => boolean): Promise<void> {
-	for (let i = 0; i < 400 && !holds(); i++) await new Promise((resolve) => setTimeout(resolve, 10));
+	for (const end = performance.now() + patience; !holds() && performance.now() < end;)
+		await new Promise((resolve) => setTimeout(resolve, 10));
 }
