@@ -3,11 +3,10 @@
 	import { onMount, untrack } from 'svelte';
 	import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
-	import { formatClock } from '$lib/core/units/time';
 	import type { Cue } from '$lib/core/run/cues';
-	import { wordShortly } from '$lib/core/words/guests';
+	import { wordNotFor } from '$lib/core/words/guests';
 	import { inUnits } from '$lib/core/words/quantities';
-	import { speakCue } from '$lib/core/words/speak';
+	import { speakCue, speakMoved } from '$lib/core/words/speak';
 	import { wordFilled } from '$lib/core/words/steps';
 	import { getApp } from '$lib/state/app.svelte';
 	import { clocks, zone } from '$lib/state/clocks';
@@ -16,6 +15,8 @@
 	import NextList from '$lib/ui/cook/NextList.svelte';
 	import NowCard from '$lib/ui/cook/NowCard.svelte';
 	import OnList from '$lib/ui/cook/OnList.svelte';
+	import RunNotes from '$lib/ui/cook/RunNotes.svelte';
+	import { commandOf } from '$lib/ui/cook/keys';
 
 	const app = getApp();
 	const running = new Running(
@@ -47,28 +48,7 @@
 	const isOther = $derived(
 		app.planning.isCurrent && JSON.stringify(app.planning.plan.steps) !== JSON.stringify(plan.steps)
 	);
-	/** What the last replan moved, in words. */
-	const movedWords = $derived.by(() => {
-		const names = view.moved.flatMap((id) => {
-			const step = view.plan.steps.find((s) => s.id === id);
-			return step ? [`${wordFilled(step.say, step)} ${formatClock(wallOf(step.from))}`] : [];
-		});
-		const more = names.length > mostNamed ? [`${names.length - mostNamed} more`] : [];
-		return [...names.slice(0, mostNamed), ...more].join(' · ');
-	});
-	const mostNamed = 3;
 	const hasBegun = $derived(running.hasBegun);
-	/** Whom a part is not for; at the pass, of all parts of the course. */
-	const notForOf = (cue: Cue): readonly string[] => {
-		const part = partOf(cue.part);
-		const those = plan.clashes.filter((c) => {
-			if (part) return c.part === (part.of ?? part.id);
-			const of = plan.parts.find((p) => (p.of ?? p.id) === c.part);
-			return cue.course !== undefined && of?.course === cue.course;
-		});
-		return [...new Set(those.map((c) => (part ? wordShortly(c) : `${c.of} ${wordShortly(c)}`)))];
-	};
-
 	onMount(() => {
 		return () => {
 			running.stop();
@@ -90,22 +70,13 @@
 	});
 
 	function key(event: KeyboardEvent): void {
-		const { target } = event;
-		if (event.ctrlKey || event.metaKey || event.altKey) return;
-		// What is typed into a field, or said to a dialog, is not for the run; a space presses the button that has the focus.
-		const isElsewhere =
-			target instanceof HTMLElement &&
-			target.closest('input, select, textarea, dialog, [contenteditable], [role=listbox]') !== null;
-		const isOnButton = target instanceof HTMLElement && target.closest('button, summary, a') !== null;
-		if (isElsewhere || (isOnButton && event.key === ' ') || document.querySelector('dialog[open]')) return;
-		const digit = event.key === ' ' ? 1 : Number(event.key);
-		const cue = view.now[digit - 1];
+		const command = commandOf(event);
+		if (event.key === ' ' && command) event.preventDefault();
+		const cue = command?.kind === 'done' ? view.now[command.index] : undefined;
 		const timer = view.on[0];
-		if (event.key === ' ') event.preventDefault();
 		if (cue) running.done(cue.id);
-		else if (event.key === 'u') running.undo();
-		else if (timer && (event.key === '+' || event.key === '-'))
-			running.late(timer.step.id, event.key === '+' ? 60 : -60);
+		else if (command?.kind === 'undo') running.undo();
+		else if (command?.kind === 'late' && timer) running.late(timer.step.id, command.seconds);
 	}
 </script>
 
@@ -129,29 +100,19 @@
 		running.live();
 	}}
 />
-{#if plan.meal !== app.meal.id}
-	<p class="other">
-		{hasBegun ? `${plan.name} is being cooked.` : `This is the plan of ${plan.name}.`}
-		{app.planning.plan.meal === app.meal.id
-			? `${app.meal.name} is open, and planned.`
-			: `${app.meal.name} has no plan yet: look at the Menu.`}
-	</p>
-{/if}
-{#if isOther && hasBegun}
-	<p class="other">
-		The plan has changed since this run began.
-		<button
-			type="button"
-			onclick={() => {
-				running.restart(app.planning.plan);
-			}}>Begin again with the new plan</button
-		>
-	</p>
-{/if}
-<div class="news" role="status">
-	{#if running.trouble}<p class="other">{running.trouble}</p>{/if}
-	{#if movedWords !== ''}<p class="other">Replanned: {movedWords}.</p>{/if}
-</div>
+<RunNotes
+	cooked={plan.name}
+	open={plan.meal === app.meal.id
+		? undefined
+		: { name: app.meal.name, isPlanned: app.planning.plan.meal === app.meal.id }}
+	{hasBegun}
+	isChanged={isOther && hasBegun}
+	trouble={running.trouble}
+	moved={speakMoved(view.moved, view.plan, app.measure.now, wallOf)}
+	onrestart={() => {
+		running.restart(app.planning.plan);
+	}}
+/>
 <div class="columns">
 	<section class="now" aria-label="Now">
 		<h2>Now</h2>
@@ -163,7 +124,7 @@
 				tone={partOf(cue.part)?.tone}
 				partName={partOf(cue.part)?.name ?? plan.name}
 				allergens={partOf(cue.part)?.allergens ?? []}
-				notFor={notForOf(cue)}
+				notFor={wordNotFor(cue, plan)}
 				ondone={() => {
 					running.done(cue.id);
 				}}
@@ -242,17 +203,6 @@
 	}
 	.back button {
 		min-height: 56px;
-	}
-	.other {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: var(--space-3);
-		margin-top: var(--space-3);
-		padding: var(--space-2) var(--space-4);
-		border-left: 6px solid var(--saffron);
-		border-radius: var(--corner);
-		background: var(--saffron-wash);
 	}
 	@media (max-width: 860px) {
 		.columns {

@@ -1,5 +1,6 @@
 // Guests who have to be cooked for with care, in words: what is not for them, and what would mend it.
-import type { Clash } from '../model/plan';
+import type { Clash, Plan, PlannedPart } from '../model/plan';
+import type { Cue } from '../run/cues';
 import type { GuestOffer } from '../plan/advise/guest-offers';
 import { plainCelsius } from './quantities';
 
@@ -40,6 +41,22 @@ export function wordClash({ name, of, why }: Clash): string {
 export function wordShortly({ name, why }: Clash): string {
 	const what = why.kind === 'allergen' ? why.allergens.join(', ') : why.kind === 'diet' ? why.diet : why.risk;
 	return `not for ${name}: ${what}`;
+}
+
+/** What of a part is not for somebody; all portions of it share that. */
+export const clashesOfPart = (part: Pick<PlannedPart, 'id' | 'of'>, clashes: readonly Clash[]): readonly Clash[] =>
+	clashes.filter((c) => c.part === (part.of ?? part.id));
+
+/** Whom what a cue is about is not for: its part, or at the pass all parts of the course, each by name. */
+export function wordNotFor(cue: Pick<Cue, 'part' | 'course'>, { parts, clashes }: Plan): readonly string[] {
+	const part = parts.find((p) => p.id === cue.part);
+	const said = part
+		? clashesOfPart(part, clashes).map(wordShortly)
+		: parts
+				.filter((p) => p.course === cue.course)
+				.flatMap((p) => clashesOfPart(p, clashes))
+				.map((c) => `${c.of} ${wordShortly(c)}`);
+	return [...new Set(said)];
 }
 
 export function wordGuestOffer({ what }: GuestOffer): string {

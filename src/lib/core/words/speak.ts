@@ -2,7 +2,7 @@
 import type { Plan, PlannedStep } from '../model/plan';
 import type { Cue } from '../run/cues';
 import type { Measure } from '../units/amount';
-import { formatDuration } from '../units/time';
+import { formatClock, formatDuration } from '../units/time';
 import { wordCue } from './cues';
 import { inUnits } from './quantities';
 import { wordReason, type Reason } from './reasons';
@@ -67,4 +67,23 @@ export function speakCue(cue: Cue, plan: Plan, measure: Measure): SpokenCue {
 		sign: sign === undefined ? undefined : spoken(sign),
 		cautions: cautions.map(spoken)
 	};
+}
+
+/** More steps than this are counted, not named. */
+const mostNamed = 3;
+
+/** What a replan moved, step by step with its new time; empty where it moved nothing. */
+export function speakMoved(
+	moved: readonly string[],
+	plan: Plan,
+	measure: Measure,
+	wallOf: (clock: number) => number
+): string {
+	const steps = plan.steps.filter((s) => moved.includes(s.id));
+	const names = steps
+		.toSorted((a, b) => a.from - b.from)
+		.slice(0, mostNamed)
+		.map((s) => `${inUnits(wordFilled(s.say, s), measure)} ${formatClock(wallOf(s.from))}`);
+	const more = steps.length - names.length;
+	return [...names, ...(more > 0 ? [`${more} more`] : [])].join(' · ');
 }

@@ -5,11 +5,13 @@ import { library } from '../library/library';
 import { demoCases, planDemo } from '../testing/demo-plan';
 import { runOf, runUntil } from '../testing/some-run';
 import { instantAt } from '../run/events';
+import { measures } from '../units/amount';
 import { viewRun } from '../run/view';
 import { wordBreach, wordConflict } from './advice';
 import { mostWorded, wordIssue, wordIssues, wordPath } from './issues';
 import { inUnits } from './quantities';
-import { speakCue, speakPlan } from './speak';
+import { wordNotFor } from './guests';
+import { speakCue, speakMoved, speakPlan } from './speak';
 import { wordCautions } from './steps';
 
 describe('quantities in a text', () => {
@@ -182,5 +184,56 @@ describe('advice', () => {
 		[{ kind: 'start', by: 1800 } as const, 'begin work 30 min earlier']
 	])('%j', (breach, words) => {
 		expect(wordBreach(breach)).toBe(words);
+	});
+});
+
+describe('what a replan moved', () => {
+	const plan = planDemo(demoCases[0]!, 3000);
+	const shift = (clock: number) => clock + 3600;
+
+	test('is told in order of time, by the wall’s clock and in the cook’s units, three by name', () => {
+		fc.assert(
+			fc.property(fc.subarray(plan.steps.map((s) => s.id)), fc.constantFrom(...measures), (moved, measure) => {
+				const said = speakMoved(moved.toReversed(), plan, measure, shift);
+				const names = said === '' ? [] : said.split(' · ');
+				expect(names.length).toBe(Math.min(moved.length, 4));
+				const clocks = names.slice(0, 3).map((n) => n.slice(-5));
+				expect(clocks).toEqual(clocks.toSorted());
+				const first = plan.steps.filter((s) => moved.includes(s.id)).map((s) => s.from);
+				if (first.length > 0) {
+					const at = shift(Math.min(...first));
+					expect(clocks[0]).toBe(
+						[Math.floor(at / 3600), Math.floor((at % 3600) / 60)].map((n) => String(n).padStart(2, '0')).join(':')
+					);
+				}
+				if (moved.length > 3) expect(names[3]).toBe(`${moved.length - 3} more`);
+			})
+		);
+	});
+});
+
+describe('whom it is not for', () => {
+	const plan = planDemo(demoCases[0]!, 3000);
+	const clash = (part: string, name: string) =>
+		({ guest: name, name, part, of: part, why: { kind: 'allergen', allergens: ['milk'] } }) as never;
+	const parts = [...new Set(plan.parts.map((p) => p.of ?? p.id))];
+
+	test('at a part it is that part’s and its portions’; at the pass the course’s, each once; elsewhere nobody', () => {
+		fc.assert(
+			fc.property(fc.subarray(parts), (those) => {
+				const told = { ...plan, clashes: those.map((p) => clash(p, 'Ana')) };
+				for (const p of plan.parts)
+					expect(wordNotFor({ part: p.id, course: undefined }, told)).toEqual(
+						those.includes(p.of ?? p.id) ? ['not for Ana: milk'] : []
+					);
+				for (const { course } of plan.services) {
+					const own = those.filter((t) => plan.parts.some((p) => (p.of ?? p.id) === t && p.course === course));
+					expect(wordNotFor({ part: undefined, course }, told).toSorted()).toEqual(
+						own.map((t) => `${t} not for Ana: milk`).toSorted()
+					);
+				}
+				expect(wordNotFor({ part: undefined, course: undefined }, told)).toEqual([]);
+			})
+		);
 	});
 });

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import type { SpokenPlan } from '../../core/words/speak';
 	import { clock } from '../../core/safety/rules';
-	import { wordShortly } from '../../core/words/guests';
+	import { clashesOfPart, wordShortly } from '../../core/words/guests';
 	import { formatClock, formatDuration } from '../../core/units/time';
 	import Swatch from '../Swatch.svelte';
 
@@ -43,7 +43,7 @@
 								{#if part.allergens?.length}
 									· <span class="tags">contains {part.allergens.join(', ')}</span>
 								{/if}
-								{#each plan.clashes.filter((c) => c.part === (part.of ?? part.id)) as clash, i (i)}
+								{#each clashesOfPart(part, plan.clashes) as clash, i (i)}
 									· <span data-over="true">{wordShortly(clash)}</span>
 								{/each}
 								{#if part.between > 0}

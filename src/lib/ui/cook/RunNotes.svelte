@@ -1,0 +1,47 @@
+<!-- What a cook has to know of the run besides its cues: another plan on the table, what a replan moved, what went wrong. -->
+<script lang="ts">
+	interface Props {
+		/** The meal that is cooked. */
+		cooked: string;
+		/** The meal that is open, where it is another, and whether it is planned. */
+		open: { readonly name: string; readonly isPlanned: boolean } | undefined;
+		hasBegun: boolean;
+		/** The plan has changed since the run began. */
+		isChanged: boolean;
+		trouble: string | undefined;
+		moved: string;
+		onrestart: () => void;
+	}
+	const { cooked, open, hasBegun, isChanged, trouble, moved, onrestart }: Props = $props();
+</script>
+
+{#if open}
+	<p>
+		{hasBegun ? `${cooked} is being cooked.` : `This is the plan of ${cooked}.`}
+		{open.isPlanned ? `${open.name} is open, and planned.` : `${open.name} has no plan yet: look at the Menu.`}
+	</p>
+{/if}
+{#if isChanged}
+	<p>
+		The plan has changed since this run began.
+		<button type="button" onclick={onrestart}>Begin again with the new plan</button>
+	</p>
+{/if}
+<div role="status">
+	{#if trouble}<p>{trouble}</p>{/if}
+	{#if moved !== ''}<p>Replanned: {moved}.</p>{/if}
+</div>
+
+<style>
+	p {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-3);
+		margin-top: var(--space-3);
+		padding: var(--space-2) var(--space-4);
+		border-left: 6px solid var(--saffron);
+		border-radius: var(--corner);
+		background: var(--saffron-wash);
+	}
+</style>
