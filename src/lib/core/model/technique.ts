@@ -77,8 +77,8 @@ export type Need = z.infer<typeof needSchema>;
 /** What lies on a tray or in a pan, or goes into a pot or the oil, at once: what does not fit is done in batches. */
 const loadSchema = z.discriminatedUnion('on', [
 	z.object({
-		/** On a tray, in a pan, on a griddle, on the grill; side by side in a pot of water, or of oil; in a steamer. */
-		on: z.enum(['tray', 'pan', 'griddle', 'grill', 'water', 'oil', 'steamer']),
+		/** On a tray, in a pan, on a griddle, on the grill, in the fire; side by side in a pot of water, or of oil; in a steamer. */
+		on: z.enum(['tray', 'pan', 'griddle', 'grill', 'wood oven', 'water', 'oil', 'steamer']),
 		pieces: quantitySchema,
 		/** Footprint of one piece, metres: round where it has no width. */
 		length: quantitySchema,
@@ -93,6 +93,12 @@ const loadSchema = z.discriminatedUnion('on', [
 		/** Litres of water for each kilogram at the least; absent: five. */
 		litres: z.number().min(0).max(20).optional()
 	}),
+	/** In dishes as deep as so many metres; where it does not fit it goes into more dishes, not deeper. */
+	z.object({ on: z.literal('dish'), litres: quantitySchema, depth: quantitySchema }),
+	/** Stirred in a pan: by the room over its base. */
+	z.object({ on: z.literal('base'), litres: quantitySchema }),
+	/** Heaped in a steamer basket; in bags in a water bath. */
+	z.object({ on: z.enum(['basket', 'bath']), kilograms: quantitySchema }),
 	z.object({
 		on: z.literal('fryer'),
 		kilograms: quantitySchema,

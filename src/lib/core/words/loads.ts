@@ -2,7 +2,7 @@
 import type { Batches } from '../plan/compile/load';
 
 const pieces = (most: number) => (most === 1 ? 'one piece' : `${most} pieces`);
-const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
+const counted = (n: number, word: string, many = `${word}s`) => `${n} ${n === 1 ? word : many}`;
 
 /** Why it is so, in metric units (see `inUnits`). */
 export function wordLoad({ limit, most, by }: Batches): string {
@@ -23,6 +23,14 @@ export function wordLoad({ limit, most, by }: Batches): string {
 			return by === 'heat'
 				? `${most.toFixed(2)} kg cool ${limit.litres} l of oil by 20 K; more would soak it up.`
 				: `${most.toFixed(2)} kg swim freely in ${limit.litres} l; more would stick together.`;
+		case 'dish':
+			return `${limit.each.toFixed(1)} l fill a dish as deep as asked: what does not fit goes into another, not deeper.`;
+		case 'base':
+			return `${most.toFixed(1)} l are as much as can be stirred over ${Math.round(limit.area * 10_000)} cm²: more would steam.`;
+		case 'basket':
+			return `${most.toFixed(1)} kg heap a basket of ${limit.litres.toFixed(1)} l: steam no longer comes through more.`;
+		case 'bath':
+			return `${most.toFixed(1)} kg are a third of ${limit.litres} l: the water must go round every bag.`;
 	}
 }
 
@@ -43,5 +51,13 @@ export function wordBatches({ limit, whole, most, by, batches }: Batches): strin
 			return `${whole.toFixed(1)} kg go in ${batches} batches. A larger pot would do it at once.`;
 		case 'fryer':
 			return `${whole.toFixed(1)} kg go in ${batches} batches of ${(whole / batches).toFixed(2)} kg. More oil${by === 'heat' ? ' and power' : ''} would take fewer.`;
+		case 'dish':
+			return `${limit.needed} dishes are needed and there ${limit.dishes === 1 ? 'is' : 'are'} ${counted(limit.dishes, 'dish', 'dishes')} with a rack: ${batches} batches. A larger dish, or another, would do it at once.`;
+		case 'base':
+			return `${whole.toFixed(1)} l, ${most.toFixed(1)} l at a time: ${batches} batches. A wider pan would take fewer.`;
+		case 'basket':
+			return `${whole.toFixed(1)} kg go in ${batches} batches. A larger basket, or boiling, would do it at once.`;
+		case 'bath':
+			return `${whole.toFixed(1)} kg go in ${batches} batches. More litres of bath would do it at once.`;
 	}
 }

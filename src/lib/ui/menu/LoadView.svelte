@@ -22,8 +22,8 @@
 	const perVessel = $derived(Math.ceil(load.whole / (load.batches * load.vessels)));
 	const words = $derived.by(() => {
 		const { batches, vessels, on, unit, whole } = load;
-		const all = unit === 'pieces' ? `${whole} pieces` : `${whole.toFixed(1)} kg`;
-		const at = unit === 'pieces' && vessels > 1 ? ` on ${vessels} ${on}s` : '';
+		const all = unit === 'pieces' ? `${whole} pieces` : `${whole.toFixed(1)} ${unit}`;
+		const at = vessels > 1 ? (on === 'dish' ? ` in ${vessels} dishes` : ` on ${vessels} ${on}s`) : '';
 		return batches === 1 ? `${all}${at}, at once` : `${all}${at}, in ${batches} batches`;
 	});
 	const laid = $derived(load.piece && load.vessel ? layPieces(perVessel, load.piece, load.vessel) : []);
@@ -63,7 +63,9 @@
 		<div
 			class="bar"
 			role="img"
-			aria-label={units.say(`${(load.whole / load.batches).toFixed(2)} kg of at most ${load.most.toFixed(2)} kg`)}
+			aria-label={units.say(
+				`${(load.whole / load.batches).toFixed(2)} ${load.unit} of at most ${load.most.toFixed(2)} ${load.unit}`
+			)}
 		>
 			<span style:width="{Math.min(100, (100 * load.whole) / load.batches / load.most)}%"></span>
 		</div>

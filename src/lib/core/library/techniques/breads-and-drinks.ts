@@ -15,6 +15,7 @@ import {
 	heats,
 	held,
 	none,
+	laid,
 	onBoard,
 	oven,
 	plated,
@@ -48,6 +49,7 @@ const ovenToast: Technique = {
 			kind: 'cook',
 			time: { shortest: 300, usual: 360, longest: 480, core: { start: 20, target: 100 } },
 			need: { kind: 'oven', racks: 1, settings: [200, 180, 220] },
+			load: laid('tray', each(2), 0.11, 0.1, 'pieces'),
 			hands: touches([
 				[0, 15, 'Bread onto the rack'],
 				[0.5, 30, 'Turn the slices'],
@@ -228,6 +230,7 @@ const garlicBread: Technique = {
 			]),
 			{
 				need: { kind: 'broiler', racks: 1 },
+				load: laid('tray', each(2), 0.11, 0.08, 'pieces'),
 				after: ['spread:3600'],
 				sign: 'Gold; from gold to black it takes a minute.',
 				cautions: ['Garlic burns first: stay beside it.']

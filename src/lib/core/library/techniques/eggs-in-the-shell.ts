@@ -144,7 +144,11 @@ const bathEggs: Technique = {
 				at: degrees('yolk')
 			}),
 			touches([[0, 30, 'Eggs into the bath']]),
-			{ need: { kind: 'water bath', setting: degrees('yolk') }, cautions: [softEggs] }
+			{
+				need: { kind: 'water bath', setting: degrees('yolk') },
+				load: { on: 'bath', kilograms: each(0.06) },
+				cautions: [softEggs]
+			}
 		),
 		does('thicken', 'hold', 'Let the yolks thicken in the bath', about(1200), none, {
 			need: { kind: 'water bath', setting: degrees('yolk') },

@@ -31,7 +31,8 @@ import {
 	touches,
 	type IngredientRow,
 	vessels,
-	whole
+	whole,
+	metres
 } from '../forms';
 
 const lentilSalad: Technique = {
@@ -482,6 +483,7 @@ const baked: Technique = {
 			]),
 			{
 				need: oven(165, 160, 170, 180),
+				load: laid('tray', each(1), 0.085, undefined, 'pieces'),
 				after: ['fill:900'],
 				sign: 'White set, yolk moves.',
 				cautions: ['Hot water in the tray: carry it level.']
@@ -562,7 +564,12 @@ const friedPan: Technique = {
 				[0, 30, 'Dish into the oven'],
 				[1, 30, 'Knife in: out when it comes clean']
 			]),
-			{ need: oven(170, 160, 180, 190), after: ['mix:1800'], sign: 'Set in the middle, 75 °C; just gold.' }
+			{
+				need: oven(170, 160, 180, 190),
+				load: { on: 'dish', litres: each(0.2), depth: metres('depth') },
+				after: ['mix:1800'],
+				sign: 'Set in the middle, 75 °C; just gold.'
+			}
 		),
 		does('rest', 'rest', 'Let the omelette settle', about(300), none, { after: ['bake:0'] })
 	],

@@ -163,7 +163,13 @@ const fishSteamed: Technique = {
 				[0, 30, 'Fillets into the steam'],
 				[1, 30, 'Probe the thickest: out at {pull}']
 			]),
-			{ need: { kind: 'steamer' }, after: ['salt'], sign: 'Just flaking at a push.', cautions: [steamBurns] }
+			{
+				need: { kind: 'steamer' },
+				load: laid('steamer', each(1), 0.15, 0.07, 'pieces'),
+				after: ['salt'],
+				sign: 'Just flaking at a push.',
+				cautions: [steamBurns]
+			}
 		)
 	],
 	vessels: [],
@@ -199,7 +205,13 @@ const fishPoached: Technique = {
 				[0, 45, 'Fillets in, heat off the boil'],
 				[1, 45, 'Lift out the fillets at {pull}']
 			]),
-			{ need: burner(), heat: '75 °C, no bubbles', after: ['water:240', 'salt'], sign: 'Just flaking at a push.' }
+			{
+				need: burner(),
+				load: { on: 'pot', kilograms: each(0.16), start: 5, litres: 1.9 },
+				heat: '75 °C, no bubbles',
+				after: ['water:240', 'salt'],
+				sign: 'Just flaking at a push.'
+			}
 		)
 	],
 	vessels: vessels(['pot', 'water', 'poach']),
@@ -256,6 +268,7 @@ const salmonGrill: Technique = {
 			]),
 			{
 				need: { kind: 'grill' },
+				load: laid('grill', each(1), 0.15, 0.07, 'pieces'),
 				sign: 'Flakes part, still glassy in the middle.',
 				after: ['salt'],
 				cautions: ['Fat flares: a cool side to move to.']

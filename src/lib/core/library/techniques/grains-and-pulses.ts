@@ -375,6 +375,7 @@ const bakedPasta: Technique = {
 			]),
 			{
 				need: oven(180, 170, 190),
+				load: { on: 'dish', litres: each(0.32), depth: metres('depth') },
 				after: ['layer:3600'],
 				sign: 'Bubbling in the middle, brown on top, a knife slides through.'
 			}

@@ -163,7 +163,13 @@ const chickenPoached: Technique = {
 				[0, 30, 'Breasts in, heat down to a quiver'],
 				[1, 45, 'Probe the thickest: out at {pull}']
 			]),
-			{ need: burner(), heat: 'a quiver, 80 °C', after: ['water:180', 'salt'], sign: '{pull} in the thickest part.' }
+			{
+				need: burner(),
+				load: { on: 'pot', kilograms: each(0.2), start: 5, litres: 1.9 },
+				heat: 'a quiver, 80 °C',
+				after: ['water:180', 'salt'],
+				sign: '{pull} in the thickest part.'
+			}
 		),
 		carves('breasts', 'poach:600')
 	],
@@ -200,7 +206,7 @@ const chickenBath: Technique = {
 				[0, 30, 'Bags into the bath'],
 				[1, 45, 'Bags out, skin dried']
 			]),
-			{ need: { kind: 'water bath', setting: peak }, after: ['salt:7200'] }
+			{ need: { kind: 'water bath', setting: peak }, load: { on: 'bath', kilograms: each(0.18) }, after: ['salt:7200'] }
 		),
 		does(
 			'hold',

@@ -265,7 +265,12 @@ const tart: Technique = {
 				[0, 30, 'Tart into the oven, level'],
 				[1, 30, 'A nudge: only its middle trembles']
 			]),
-			{ need: oven(170, 160, 180), after: ['fill:600'], sign: 'Set at the rim, the middle trembles; 78 °C.' }
+			{
+				need: oven(170, 160, 180),
+				load: { on: 'dish', litres: each(0.16), depth: metres('depth') },
+				after: ['fill:600'],
+				sign: 'Set at the rim, the middle trembles; 78 °C.'
+			}
 		),
 		does('rest', 'rest', 'Let the tart settle', about(900), none, { after: ['bake:0'] })
 	],

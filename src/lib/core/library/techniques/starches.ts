@@ -71,6 +71,7 @@ const roastPotatoes: Technique = {
 			]),
 			{
 				need: burner(),
+				load: { on: 'pot', kilograms: each(0.19), start: 18, litres: 1.9 },
 				heat: 'a steady boil',
 				when: { parameter: 'first', is: [0] },
 				after: ['water:120', 'peel:7200'],
@@ -245,7 +246,13 @@ const crisped: Technique = {
 				[0, 30, 'Potatoes into the water'],
 				[1, 60, 'Drain, spread to dry']
 			]),
-			{ need: burner(), heat: 'a steady boil', after: ['water:120', 'cut:3600'], sign: 'A knife goes in.' }
+			{
+				need: burner(),
+				load: { on: 'pot', kilograms: each(0.19), start: 18, litres: 1.9 },
+				heat: 'a steady boil',
+				after: ['water:120', 'cut:3600'],
+				sign: 'A knife goes in.'
+			}
 		),
 		heats('hot', 'the potatoes', 190),
 		does(
@@ -297,7 +304,13 @@ const mash: Technique = {
 				[0, 30, 'Potatoes into the water'],
 				[1, 75, 'Drain, let the steam off']
 			]),
-			{ need: burner(), heat: 'a steady boil', after: ['water:120', 'peel:7200'], sign: 'They fall apart at a push.' }
+			{
+				need: burner(),
+				load: { on: 'pot', kilograms: each(0.19), start: 18, litres: 1.9 },
+				heat: 'a steady boil',
+				after: ['water:120', 'peel:7200'],
+				sign: 'They fall apart at a push.'
+			}
 		),
 		does('season', 'finish', 'Press, beat in butter and hot milk', about(240, 0.5), whole, {
 			after: ['boil:180'],
@@ -349,7 +362,13 @@ const boiledPotatoes: Technique = {
 				[0, 30, 'Potatoes into the water'],
 				[1, 45, 'Drain the potatoes']
 			]),
-			{ need: burner(), heat: 'a simmer', after: ['water:120', 'scrub'], sign: 'A knife slides in.' }
+			{
+				need: burner(),
+				load: { on: 'pot', kilograms: each(0.17), start: 18, litres: 1.9 },
+				heat: 'a simmer',
+				after: ['water:120', 'scrub'],
+				sign: 'A knife slides in.'
+			}
 		),
 		finishes('season', 'Toss the potatoes in butter', 40, 0.4, { after: ['boil:300'] })
 	],
@@ -480,7 +499,12 @@ const bakedPotatoes: Technique = {
 				[0.5, 30, 'Press down, turn the dish'],
 				[1, 30, 'Knife in: out when it slides']
 			]),
-			{ need: oven(170, 160, 180, 190), after: ['layer:2700'], sign: 'A knife slides through all layers.' }
+			{
+				need: oven(170, 160, 180, 190),
+				load: { on: 'dish', litres: each(0.25), depth: metres('depth') },
+				after: ['layer:2700'],
+				sign: 'A knife slides through all layers.'
+			}
 		),
 		does('rest', 'rest', 'Let the gratin settle', about(600), none, { after: ['bake:0'] })
 	],

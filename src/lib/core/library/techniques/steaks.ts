@@ -22,7 +22,9 @@ import {
 	thickness,
 	touches,
 	turning,
-	vessels
+	vessels,
+	each,
+	laid
 } from '../forms';
 import {
 	checked,
@@ -242,6 +244,7 @@ const steakBath: Technique = {
 			]),
 			{
 				need: { kind: 'water bath', setting: peak },
+				load: { on: 'bath', kilograms: each(0.25) },
 				after: ['salt:7200'],
 				sign: 'As hot in the middle as the bath, within a degree.'
 			}
@@ -258,7 +261,6 @@ const overFire = (
 	fire: 'grill' | 'wood oven',
 	id: string,
 	name: string,
-	need: Step['need'],
 	what: string,
 	words: string[],
 	caution: string
@@ -283,7 +285,8 @@ const overFire = (
 				[1, 45, 'Probe the thickest: off at {pull}']
 			]),
 			{
-				...(need ? { need } : {}),
+				need: { kind: fire },
+				load: laid(fire, each(1), 0.14, 0.09, 'pieces'),
 				after: ['salt'],
 				sign: '{pull} in the middle, marked dark but not black.',
 				cautions: [caution]
@@ -300,7 +303,6 @@ const steakGrill = overFire(
 	'grill',
 	'steak-grill',
 	'Steak, on the grill',
-	{ kind: 'grill' },
 	'Grill the steaks',
 	['beef', 'barbecue', 'charcoal'],
 	'Fat flares: a cool side to move to; tongs, not forks.'
@@ -310,7 +312,6 @@ const steakFire = overFire(
 	'wood oven',
 	'steak-wood-oven',
 	'Steak, in the wood oven',
-	{ kind: 'wood oven' },
 	'Roast the steaks in the fire',
 	['beef', 'wood', 'fire'],
 	'Live fire: gloves and reach; carbon monoxide: outdoors or under a hood.'

@@ -99,6 +99,7 @@ const crumble: Technique = {
 			]),
 			{
 				need: oven(180, 170, 190),
+				load: { on: 'dish', litres: each(0.25), depth: metres('depth') },
 				after: ['cut:1800', 'rub:7200'],
 				sign: 'Gold on top, juice bubbling thickly at the rim.'
 			}

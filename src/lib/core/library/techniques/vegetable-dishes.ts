@@ -70,6 +70,7 @@ const rootGratin: Technique = {
 				model: { kind: 'bake', food: 'gratin', depth: metres('depth'), start: 18, core: 85, dose: 4.4 }
 			},
 			need: { kind: 'oven', racks: 1, settings: [170, 160, 180, 190, 200] },
+			load: { on: 'dish', litres: each(0.28), depth: metres('depth') },
 			hands: touches([
 				[0, 30, 'Gratin into the oven'],
 				[0.5, 30, 'Press the gratin down, turn the dish'],
@@ -328,7 +329,13 @@ const wilted: Technique = {
 			'Wilt the leaves',
 			about(150, 0.6),
 			{ kind: 'whole' },
-			{ need: burner(1200), heat: 'high', after: ['wash:7200'], sign: 'Just fallen, still bright.' }
+			{
+				need: burner(1200),
+				load: { on: 'base', litres: each(0.06) },
+				heat: 'high',
+				after: ['wash:7200'],
+				sign: 'Just fallen, still bright.'
+			}
 		)
 	],
 	vessels: vessels(['frying pan', 'wilt', 'wilt']),

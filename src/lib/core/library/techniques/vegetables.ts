@@ -112,6 +112,7 @@ const ways: Readonly<
 				]),
 				{
 					need: burner(),
+					load: { on: 'basket', kilograms: each(row.grams / 1000) },
 					heat: 'medium, lid on',
 					after: ['cut:7200', 'water:600'],
 					sign: 'A knife goes in with a little push.',
@@ -315,6 +316,7 @@ const ways: Readonly<
 				),
 				{
 					need: { kind: 'grill' },
+					load: laid('grill', each(row.pieces), row.piece[0], row.piece[1], 'vegetables'),
 					after: ['cut:7200'],
 					sign: 'Dark stripes, a knife goes in.',
 					cautions: ['Dripping oil flares.']

@@ -68,7 +68,8 @@ test('more people never make fewer batches, more vessels, oil or power never mor
 });
 
 test('without its vessel or fryer there is nothing to say', () => {
-	const isMetal = (s: Kitchen['stations'][number]) => ['fryer', 'griddle', 'grill'].includes(s.kind);
+	const isMetal = (s: Kitchen['stations'][number]) =>
+		['fryer', 'griddle', 'grill', 'wood oven', 'water bath'].includes(s.kind);
 	const bare = { ...everything, vessels: [], stations: everything.stations.filter((s) => !isMetal(s)) };
 	for (const { technique, step } of loaded) expect(batches(step, technique, 4, bare)).toBeUndefined();
 });
@@ -76,7 +77,9 @@ test('without its vessel or fryer there is nothing to say', () => {
 test('every load of a meal is told, by part and step; a step that is not chosen is not', () => {
 	const meal = mealOf([{ technique: 'potatoes-roast' }, { technique: 'fries-twice' }, { technique: 'tea' }], 14);
 	const told = loadsOf(meal, everything, library);
-	expect(told.map((l) => l.part)).toEqual(['p0', 'p1', 'p1']);
+	expect(told.map((l) => l.part)).toEqual(['p0', 'p0', 'p1', 'p1']);
+	const raw = { ...meal, parts: meal.parts.map((p) => (p.id === 'p0' ? { ...p, settings: { first: 2 } } : p)) };
+	expect(loadsOf(raw, everything, library).map((l) => l.part)).toEqual(['p0', 'p1', 'p1']);
 	expect(told.filter((l) => l.load.on === 'fryer').every((l) => l.load.batches > 1)).toBe(true);
 });
 
@@ -98,4 +101,63 @@ test('parts that share a temperature are offered with what it costs each, the ch
 	}
 	const none = { ...everything, stations: everything.stations.filter((s) => s.kind !== 'oven') };
 	expect(groupsOf(meal, none, library)).toEqual([]);
+});
+
+/** What lies on these has a size; what is in a pot or a pan of its own is liquid, or follows a load in the same vessel. */
+const faces: readonly string[] = ['oven', 'broiler', 'grill', 'griddle', 'fryer', 'steamer', 'water bath', 'wood oven'];
+/** Cooked whole, or one for all, however many eat; or in a pot that went in before: no more than its own pot. */
+const single: readonly string[] = [
+	'duck-further/roast-on',
+	'cured-beef/roast',
+	'turkey-breast-roast/roast',
+	'pork-belly-roast/crackle',
+	'beef-stew/braise',
+	'short-ribs-braised/braise',
+	'lamb-shank-braised/braise',
+	'pork-shoulder-slow/braise',
+	'duck-legs-slow/braise',
+	'pilaf/bake',
+	'toasted-nuts/toast',
+	'flatbread-warmed/warm',
+	'flatbread-wood-oven/bake',
+	'tart-savoury/blind',
+	'cake-simple/bake'
+];
+
+test('nothing that lies in an oven, over a fire, in oil, steam or a bath is without a load', () => {
+	const without = [...library.values()].flatMap((t) =>
+		t.steps
+			.filter((s) => s.kind === 'cook' && s.need && faces.includes(s.need.kind) && !s.load)
+			.map((s) => `${t.id}/${s.id}`)
+	);
+	expect(without.toSorted()).toEqual(single.toSorted());
+});
+
+test('a dish is filled no deeper than asked: more of it goes into more dishes, and deeper dishes take more', () => {
+	const dished = loaded.filter((l) => l.step.load?.on === 'dish');
+	expect(dished.length).toBeGreaterThan(4);
+	const withDishes = (size: string, count: number): Kitchen => ({
+		...everything,
+		stations: everything.stations.map((s) => (s.kind === 'oven' ? { ...s, racks: 4 } : s)),
+		vessels: [
+			...everything.vessels.filter((v) => v.kind !== 'dish'),
+			{ id: 'dish', name: 'Dish', kind: 'dish', size, count }
+		]
+	});
+	fc.assert(
+		fc.property(fc.constantFrom(...dished), covers, fc.integer({ min: 1, max: 6 }), ({ technique, step }, n, count) => {
+			const depth = technique.parameters.find((p) => p.id === 'depth')!;
+			const at = (value: number, kitchen: Kitchen) =>
+				batchesOf(step, valuesFor(technique, { depth: value }, n), kitchen)!;
+			const kitchen = withDishes('30 × 20 cm', count);
+			const load = at(depth.usual, kitchen);
+			const perDish = load.whole / (load.batches * load.vessels);
+			expect((1000 * perDish) / 60_000).toBeLessThanOrEqual(depth.usual / 1000 + 1e-9);
+			expect(load.vessels).toBeLessThanOrEqual(Math.min(count, 4));
+			expect(at(depth.most, kitchen).batches).toBeLessThanOrEqual(load.batches);
+			expect(at(depth.usual, withDishes('30 × 20 cm', count + 1)).batches).toBeLessThanOrEqual(load.batches);
+			expect(at(depth.usual, withDishes('40 × 30 cm', count)).batches).toBeLessThanOrEqual(load.batches);
+		}),
+		{ seed: 24, numRuns: 150 }
+	);
 });

@@ -15,10 +15,10 @@ import { valueOf } from '../../timing/model-times';
 
 export interface Batches {
 	readonly on: Load['on'];
-	/** Pieces, or kilograms, in all; the most that goes in at once. */
+	/** Pieces, kilograms or litres in all; the most that goes in at once. */
 	readonly whole: number;
 	readonly most: number;
-	readonly unit: 'pieces' | 'kg';
+	readonly unit: 'pieces' | 'kg' | 'l';
 	/** One after the other. */
 	readonly batches: number;
 	/** Trays, pans or pots that each batch takes at once. */
@@ -53,7 +53,12 @@ type LoadLimit =
 	| { readonly kind: 'layer'; readonly area: number; readonly full: number }
 	/** Litres of water, and how far its boil may drop, K. */
 	| { readonly kind: 'pot'; readonly litres: number; readonly drop: number }
-	| { readonly kind: 'fryer'; readonly litres: number };
+	| { readonly kind: 'fryer'; readonly litres: number }
+	/** What one dish takes, and how many would be needed and are there, or have a rack. */
+	| { readonly kind: 'dish'; readonly each: number; readonly needed: number; readonly dishes: number }
+	| { readonly kind: 'base'; readonly area: number }
+	| { readonly kind: 'basket'; readonly litres: number }
+	| { readonly kind: 'bath'; readonly litres: number };
 
 /** Nobody cooks a step in more batches than this. */
 export const mostBatches = 60;
@@ -67,6 +72,12 @@ const oilFull = 0.5;
 const swimming = 2;
 /** Fullest pot, as a share of what it holds. */
 const potFull = 0.8;
+/** Stirred over the base of a pan, litres to a m²: twelve eggs in one of 28 cm. */
+const perBase = 10;
+/** kg heaped in a litre of basket (est.: cut vegetables lie half loose). */
+const heaped = 0.4;
+/** Most food in a water bath, as a share of its litres. */
+const bathFull = 1 / 3;
 /** kg of food to a litre of oil, by room (est.). */
 const perLitreOil = 0.12;
 /** Burner that a pan or pot stands on where none is named, W. */
@@ -100,6 +111,7 @@ export function batchesOf(step: Step, of: (id: string) => number, kitchen: Kitch
 			return inPans(load, of, kitchen);
 		case 'griddle':
 		case 'grill':
+		case 'wood oven':
 		case 'water':
 		case 'oil':
 		case 'steamer':
@@ -108,6 +120,12 @@ export function batchesOf(step: Step, of: (id: string) => number, kitchen: Kitch
 			return inPot(load, of, kitchen);
 		case 'fryer':
 			return inOil(load, of, kitchen);
+		case 'dish':
+			return inDishes(load, of, kitchen);
+		case 'base':
+		case 'basket':
+		case 'bath':
+			return byRoomAlone(load, of, kitchen);
 	}
 }
 
@@ -141,7 +159,7 @@ function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batc
 	const area = footprintArea(piece);
 	const perTray = Math.max(1, Math.floor((fullest[load.sort] * tray.area) / area + 1e-9));
 	const needed = Math.max(1, Math.ceil(whole / perTray));
-	const racks = Math.max(0, ...ovens.map((s) => s.racks));
+	const racks = racksOf(kitchen);
 	const vessels = Math.max(1, Math.min(needed, tray.count, racks));
 	const batches = Math.ceil(needed / vessels);
 	const coverage = (Math.ceil(whole / batches) * area) / (tray.area * vessels);
@@ -198,8 +216,8 @@ function inPans(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batch
 	};
 }
 
-/** A griddle, and a place of a grill, where nobody measured them, m². */
-const usualFace = { griddle: 0.12, grill: 0.15 } as const;
+/** A griddle, a place of a grill, the floor of a wood oven beside its fire, where nobody measured them, m². */
+const usualFace = { griddle: 0.12, grill: 0.15, 'wood oven': 0.3 } as const;
 /** How full one layer may be: by what it lies on or swims in. */
 const layerFull = { water: 1, oil: 0.7, steamer: 0.8 } as const;
 
@@ -209,7 +227,7 @@ function inOneLayer(load: Laid, of: (id: string) => number, kitchen: Kitchen): B
 	const piece = pieceOf(load, of);
 	const vessel = vesselOfLayer(load.on, kitchen);
 	const isThere = kitchen.stations.some((s) => s.kind === load.on);
-	const metal = load.on === 'griddle' || load.on === 'grill' ? usualFace[load.on] : undefined;
+	const metal = load.on in usualFace ? usualFace[load.on as keyof typeof usualFace] : undefined;
 	const area = metal === undefined ? vessel?.area : isThere ? metal : undefined;
 	if (area === undefined) return undefined;
 	const full =
@@ -236,6 +254,72 @@ function inOneLayer(load: Laid, of: (id: string) => number, kitchen: Kitchen): B
 function vesselOfLayer(on: Laid['on'], kitchen: Kitchen) {
 	if (on === 'steamer') return biggest(kitchen, 'steamer basket');
 	return on === 'water' || on === 'oil' ? (biggest(kitchen, 'pot') ?? biggest(kitchen, 'saucepan')) : undefined;
+}
+
+const racksOf = (kitchen: Kitchen) => Math.max(0, ...kitchen.stations.map((s) => (s.kind === 'oven' ? s.racks : 0)));
+
+/** In dishes of a depth, a rack each; where those are not enough, in batches. */
+function inDishes(load: LoadOf<'dish'>, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+	const dish = biggest(kitchen, 'dish');
+	if (!dish) return undefined;
+	const whole = valueOf(load.litres, of);
+	// No deeper than asked, nor than the dish is.
+	const each = Math.min(dish.litres, 1000 * dish.area * valueOf(load.depth, of));
+	const needed = Math.max(1, Math.ceil(whole / each - 1e-9));
+	const dishes = Math.max(1, Math.min(dish.count, racksOf(kitchen)));
+	const vessels = Math.min(needed, dishes);
+	return {
+		...plain,
+		on: 'dish',
+		whole,
+		most: each * vessels,
+		unit: 'l',
+		batches: Math.ceil(needed / vessels),
+		vessels,
+		limit: { kind: 'dish', each, needed, dishes }
+	};
+}
+
+/** Over the base of a pan, heaped in a basket, in bags in a bath. */
+function byRoomAlone(
+	load: LoadOf<'base'> | Extract<Load, { on: 'basket' | 'bath' }>,
+	of: (id: string) => number,
+	kitchen: Kitchen
+): Batches | undefined {
+	const room = roomFor(load.on, kitchen);
+	if (!room) return undefined;
+	const whole = valueOf(load.on === 'base' ? load.litres : load.kilograms, of);
+	const batches = Math.max(1, Math.ceil(whole / room.most - 1e-9));
+	return {
+		...plain,
+		on: load.on,
+		whole,
+		most: room.most,
+		unit: load.on === 'base' ? 'l' : 'kg',
+		batches,
+		limit: room.limit
+	};
+}
+
+/** One vessel, a matter of room, no longer than usual. */
+const plain = { vessels: 1, coverage: 0, by: 'room', factor: 1 } as const;
+
+function roomFor(
+	on: 'base' | 'basket' | 'bath',
+	kitchen: Kitchen
+): { readonly most: number; readonly limit: LoadLimit } | undefined {
+	if (on === 'base') {
+		const pan = biggest(kitchen, 'frying pan') ?? biggest(kitchen, 'saucepan');
+		return pan && { most: perBase * pan.area, limit: { kind: 'base', area: pan.area } };
+	}
+	if (on === 'basket') {
+		const basket = biggest(kitchen, 'steamer basket');
+		return basket && { most: heaped * basket.litres, limit: { kind: 'basket', litres: basket.litres } };
+	}
+	const bath = kitchen.stations.find((s) => s.kind === 'water bath');
+	if (bath?.kind !== 'water bath') return undefined;
+	const litres = bath.litres ?? usualStation['water bath'].litres;
+	return { most: bathFull * litres, limit: { kind: 'bath', litres } };
 }
 
 function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {

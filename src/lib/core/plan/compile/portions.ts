@@ -252,7 +252,8 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 		const [start, end] = [between[0], between.at(-1)];
 		if (start === undefined || end === undefined) return [];
 		const within = works.filter((w) => between.some((id) => w.step.id === id || w.step.id.startsWith(`${id}-b`)));
-		const holds = kind === 'tray' || kind === 'frying pan' ? Math.max(1, ...within.map((w) => w.vessels)) : 1;
+		const holds =
+			kind === 'tray' || kind === 'frying pan' || kind === 'dish' ? Math.max(1, ...within.map((w) => w.vessels)) : 1;
 		return [{ kind, amount: holds, from: task(part.id, start), to: endOf(end), tasks: within.map((w) => w.task) }];
 	});
 	const plated = technique.plate.step;
