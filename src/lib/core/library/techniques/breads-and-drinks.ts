@@ -38,7 +38,7 @@ const ovenToast: Technique = {
 			id: 'slice',
 			say: 'Slice the loaf',
 			kind: 'prep',
-			time: { shortest: 60, usual: 90, longest: 150 },
+			time: { shortest: 60, usual: 90, longest: 150, scale: [{ by: 'covers', at: 4, exponent: 0.8 }] },
 			need: { kind: 'board' },
 			hands: whole,
 			after: []
@@ -74,7 +74,7 @@ const filterCoffee: Technique = {
 			id: 'grind',
 			say: 'Grind the coffee, rinse the filter',
 			kind: 'prep',
-			time: { shortest: 60, usual: 90, longest: 150 },
+			time: { shortest: 60, usual: 90, longest: 150, scale: [{ by: 'covers', at: 4, exponent: 0.3 }] },
 			hands: whole,
 			after: []
 		},

@@ -127,7 +127,7 @@ const lentilSalad: Technique = {
 			id: 'dressing',
 			say: 'Stir the mustard dressing',
 			kind: 'prep',
-			time: { shortest: 180, usual: 240, longest: 330 },
+			time: { shortest: 180, usual: 240, longest: 330, scale: [{ by: 'covers', at: 6, exponent: 0.3 }] },
 			need: { kind: 'board' },
 			hands: whole,
 			after: []
@@ -136,7 +136,7 @@ const lentilSalad: Technique = {
 			id: 'dress',
 			say: 'Dress the lentils, halve the eggs',
 			kind: 'finish',
-			time: { shortest: 120, usual: 180, longest: 240 },
+			time: { shortest: 120, usual: 180, longest: 240, scale: [{ by: 'covers', at: 6, exponent: 0.7 }] },
 			need: { kind: 'board' },
 			hands: whole,
 			after: [

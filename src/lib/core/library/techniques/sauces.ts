@@ -39,7 +39,7 @@ const plumPanSauce: Technique = {
 			id: 'cut',
 			say: 'Cut the plums and shallot, measure the port',
 			kind: 'prep',
-			time: { shortest: 210, usual: 300, longest: 420 },
+			time: { shortest: 210, usual: 300, longest: 420, scale: [{ by: 'covers', at: 6, exponent: 0.6 }] },
 			need: { kind: 'board' },
 			hands: whole,
 			after: []
@@ -159,7 +159,7 @@ const herbYogurt: Technique = {
 			id: 'stir',
 			say: 'Chop the herbs, stir the yogurt',
 			kind: 'prep',
-			time: { shortest: 180, usual: 240, longest: 330 },
+			time: { shortest: 180, usual: 240, longest: 330, scale: [{ by: 'covers', at: 4, exponent: 0.5 }] },
 			need: { kind: 'board' },
 			hands: whole,
 			after: []

@@ -47,6 +47,8 @@ interface Slow {
 	readonly with: readonly IngredientRow[];
 	readonly minutes: number;
 	readonly caution?: string;
+	/** What is done first: whole shanks and legs are not cut. */
+	readonly first: string;
 }
 
 /** Browned, then covered with a little liquid in a low oven until a fork turns in it. */
@@ -60,7 +62,7 @@ const braise = (s: Slow): Technique => ({
 	parameters: [s.size],
 	ingredients: takes(s.meat, salt('salt'), oil('brown'), ...s.with),
 	steps: [
-		prepares('salt', `Cut, dry and salt the ${s.meat[0]}`, 300, 0.6, { cautions: [s.caution ?? rawMeat] }),
+		prepares('salt', s.first, 300, 0.6, { cautions: [s.caution ?? rawMeat] }),
 		cuts('roots', 'Cut the roots and onions', 'dice roots', 0.08),
 		does(
 			'brown',
@@ -132,7 +134,8 @@ const stew = braise({
 	length: 1,
 	meat: ['stewing beef', 130, 'g', 'salt', 'm', { yields: 'stewing beef' }],
 	with: [...roots, ['wine', 60, 'ml', 'braise', 's']],
-	minutes: 140
+	minutes: 140,
+	first: 'Cut, dry and salt the beef'
 });
 const ribs = braise({
 	id: 'short-ribs-braised',
@@ -145,7 +148,8 @@ const ribs = braise({
 	length: 3,
 	meat: ['short ribs', 150, 'g', 'salt', 'm', { yields: 'short ribs' }],
 	with: [...roots, ['wine', 80, 'ml', 'braise', 's']],
-	minutes: 170
+	minutes: 170,
+	first: 'Dry and salt the short ribs'
 });
 const shank = braise({
 	id: 'lamb-shank-braised',
@@ -158,7 +162,8 @@ const shank = braise({
 	length: 1.7,
 	meat: ['lamb shank', 160, 'g', 'salt', 'm', { yields: 'lamb shank' }],
 	with: roots,
-	minutes: 165
+	minutes: 165,
+	first: 'Dry and salt the shanks'
 });
 const shoulder = braise({
 	id: 'pork-shoulder-slow',
@@ -171,7 +176,8 @@ const shoulder = braise({
 	length: 1.3,
 	meat: ['pork shoulder', 150, 'g', 'salt', 'm', { yields: 'pork shoulder' }],
 	with: roots,
-	minutes: 190
+	minutes: 190,
+	first: 'Cut the shoulder in fists, dry and salt it'
 });
 const duckLegs = braise({
 	id: 'duck-legs-slow',
@@ -185,6 +191,7 @@ const duckLegs = braise({
 	meat: ['duck leg', 150, 'g', 'salt', 'm', { yields: 'duck leg' }],
 	with: roots,
 	minutes: 110,
+	first: 'Dry and salt the duck legs',
 	caution: rawPoultry
 });
 
@@ -260,7 +267,10 @@ const simmered = (
 	parameters: [],
 	ingredients: takes(main, salt('simmer'), oil('fry'), ...rest),
 	steps: [
-		prepares('cut', `Cut the ${main[0]}`, 300, 0.8, caution === undefined ? {} : { cautions: [caution] }),
+		// What is cooked already has only to be drained.
+		caution === undefined
+			? prepares('cut', `Drain and rinse the ${main[0]}`, 120, 0.3)
+			: prepares('cut', `Cut the ${main[0]}`, 300, 0.8, { cautions: [caution] }),
 		cuts('onion', 'Chop the onions', 'dice onion', 0.07),
 		does(
 			'fry',

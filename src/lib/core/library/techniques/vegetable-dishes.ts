@@ -57,7 +57,7 @@ const rootGratin: Technique = {
 			id: 'layer',
 			say: 'Layer the gratin, pour over the cream',
 			kind: 'prep',
-			time: { shortest: 240, usual: 330, longest: 480 },
+			time: { shortest: 240, usual: 330, longest: 480, scale: [{ by: 'covers', at: 6, exponent: 0.7 }] },
 			need: { kind: 'board' },
 			hands: whole,
 			after: [{ step: 'slice', least: 0, most: 1800 }]
@@ -269,7 +269,7 @@ const roastTomatoes: Technique = {
 
 const cornFritters: Technique = {
 	id: 'corn-fritters',
-	name: 'Corn fritters, three batches',
+	name: 'Corn fritters',
 	kind: 'side',
 	parameters: [],
 	ingredients: takes(
@@ -277,7 +277,7 @@ const cornFritters: Technique = {
 		['plain flour', 25, 'g', 'batter', 's'],
 		['eggs', 0.5, 'pieces', 'batter', 'd'],
 		['milk', 20, 'ml', 'batter', 'd'],
-		oil('fry-first', 10)
+		oil('fry', 10)
 	),
 	steps: [
 		{
@@ -289,28 +289,26 @@ const cornFritters: Technique = {
 			hands: whole,
 			after: []
 		},
-		...(['first', 'second', 'third'] as const).map((nth, i, all) => ({
-			id: `fry-${nth}`,
-			say: `Fry the ${nth} batch of fritters`,
-			kind: 'cook' as const,
+		{
+			id: 'fry',
+			say: 'Fry the fritters',
+			kind: 'cook',
 			time: { shortest: 270, usual: 330, longest: 420 },
-			need: { kind: 'burner' as const, leastPower: 1500 },
+			need: { kind: 'burner', leastPower: 1500 },
+			load: laid('pan', each(3), 0.08, undefined, 'pieces'),
 			heat: 'medium',
 			hands: touches([
-				[0, 60, `Spoon in the ${nth} batch`],
-				[0.55, 45, 'Turn the fritters'],
-				[1, 30, `Lift out the ${nth} batch, drain`]
+				[0, 20, 'Spoon in the fritters', 10],
+				[0.55, 15, 'Turn the fritters', 8],
+				[1, 15, 'Lift the fritters out, drain', 4]
 			]),
-			after:
-				i === 0
-					? [{ step: 'batter', least: 0, most: 1800 }]
-					: [{ step: `fry-${all[i - 1] ?? ''}`, least: 0, most: 240 }],
+			after: [{ step: 'batter', least: 0, most: 1800 }],
 			sign: 'Edges set and lacy, underside deep gold.',
 			cautions: ['Hot oil: lower the spoon, do not drop. Corn can pop.']
-		}))
+		}
 	],
-	vessels: [{ kind: 'frying pan', from: 'fry-first', to: 'fry-third' }],
-	plate: { step: 'fry-third', perPlate: 6, ...held('fried crust'), keep: 'on a rack, never stacked' }
+	vessels: [{ kind: 'frying pan', from: 'fry', to: 'fry' }],
+	plate: { step: 'fry', perPlate: 6, ...held('fried crust'), keep: 'on a rack, never stacked' }
 };
 
 const wilted: Technique = {

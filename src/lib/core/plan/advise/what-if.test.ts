@@ -56,10 +56,10 @@ test('a step can be moved by its slack, and by no more where that is proven', ()
 	const answer = scheduleOf(plan, compiled, brunch.kitchen);
 	const isOnTime = (task: string, by: number) => {
 		const tasks = problem.tasks.map((t) => (t.id === task ? { ...t, release: (answer.starts?.[task] ?? 0) + by } : t));
-		const { slips } = solveNow({ ...problem, tasks }, { budget: 20_000 });
+		const { slips } = solveNow({ ...problem, tasks }, { budget: 200_000 });
 		return slips !== undefined && Object.values(slips).every((slip) => slip === 0);
 	};
-	const slacks = ['coffee/grind', 'egg-firm/fry', 'fritters/fry-third', 'eggs/fry'].map((task) => ({
+	const slacks = ['coffee/grind', 'egg-firm/fry', 'fritters/fry', 'eggs/fry'].map((task) => ({
 		task,
 		...slackOf(problem, answer, task, 20_000)
 	}));
