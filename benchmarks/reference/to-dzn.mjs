@@ -17,7 +17,13 @@ export function toDzn(p) {
 	const states = new Map((p.states ?? []).map((s) => [s.id, s]));
 	const lags = p.lags ?? [],
 		serve = p.serve ?? [],
-		holds = p.holds ?? [];
+		holds = p.holds ?? [],
+		wants = p.wants ?? [],
+		ties = p.ties ?? [];
+	const labels = [...new Set(tasks.flatMap((t) => t.modes.map((m) => m.at)).concat(holds.map((h) => h.at)))].filter(
+		(x) => x !== undefined
+	);
+	const place = (x) => (x.at === undefined ? 0 : labels.indexOf(x.at) + 1);
 
 	// State exclusions: pairs of modes with different values of one state.
 	const pairs = [],
@@ -70,6 +76,7 @@ export function toDzn(p) {
 	}
 	for (const l of lags) times.push(l.min, l.max ?? 0);
 	for (const s of serve) times.push(s.offset, s.free, s.max ?? 0);
+	for (const w of wants) times.push(w.by);
 	for (const c of choices) for (const o of c.options) times.push(o.cost);
 	const unit = times.reduce(gcd, 0) || 1;
 	const H = p.horizon / unit;
@@ -168,7 +175,7 @@ export function toDzn(p) {
 		[
 			`H = ${H}; wSlip = ${p.weights.slip}; wSpan = ${p.weights.span}; big = ${big}; maxModes = ${maxModes};`,
 			`nV = ${V.size}; nT = ${nT}; nL = ${lags.length}; nR = ${R.size}; nU = ${uses.length}; nO = ${holds.length};`,
-			`nS = ${pairs.length}; nI = ${ready.length}; nP = ${serve.length};`,
+			`nS = ${pairs.length}; nI = ${ready.length}; nP = ${serve.length}; nK = ${ties.length};`,
 			arr(
 				'due',
 				p.services.map((s) => s.due / unit)
@@ -194,6 +201,14 @@ export function toDzn(p) {
 			arr(
 				'fixMode',
 				tasks.map((t) => (t.fixed ? t.fixed.mode + 1 : 0))
+			),
+			mat(
+				'place',
+				tasks.map((t) => pad(t.modes, place))
+			),
+			arr(
+				'tied',
+				ties.map((tie) => `{${tie.map((t) => T.get(t) + 1).join(', ')}}`)
 			),
 			arr('rank', rank),
 			`nC = ${choices.length}; maxOpt = ${maxOpt};`,
@@ -263,6 +278,7 @@ export function toDzn(p) {
 				'oAmt',
 				holds.map((h) => h.amount)
 			),
+			arr('oPlace', holds.map(place)),
 			arr(
 				'oSure',
 				holds.map((h) => firm(h) && reach(T.get(h.from), T.get(h.to)) > 0)
@@ -302,6 +318,19 @@ export function toDzn(p) {
 			arr(
 				'iReady',
 				ready.map((x) => x[2] / unit)
+			),
+			`nW = ${wants.length};`,
+			arr(
+				'wTask',
+				wants.map((w) => T.get(w.task) + 1)
+			),
+			arr(
+				'wBy',
+				wants.map((w) => w.by / unit)
+			),
+			arr(
+				'wRate',
+				wants.map((w) => w.rate)
 			),
 			arr(
 				'pTask',

@@ -30,6 +30,7 @@ export type Issue =
 			readonly duration: number;
 	  }
 	| { readonly code: 'no-such-mode'; readonly path: Path; readonly mode: number; readonly count: number }
+	| { readonly code: 'no-place'; readonly path: Path; readonly task: string; readonly mode: number }
 	| { readonly code: 'two-options'; readonly path: Path; readonly task: string }
 	| { readonly code: 'out-of-order'; readonly path: Path; readonly what: string }
 	| {

@@ -48,7 +48,7 @@ export function checkSchedule(problem: Problem, answer: Schedule): Verdict {
 
 	const start = (t: string) => starts[t] ?? NaN;
 	const byId = new Map(there.map((t) => [t.id, t]));
-	const modeOf = (t: Task) => t.modes[modes[t.id] ?? -1] ?? { duration: NaN };
+	const modeOf = (t: Task): Task['modes'][number] => t.modes[modes[t.id] ?? -1] ?? { duration: NaN };
 	const end = (t: string) => {
 		const task = byId.get(t);
 		return task ? start(t) + modeOf(task).duration : NaN;
@@ -69,6 +69,14 @@ export function checkSchedule(problem: Problem, answer: Schedule): Verdict {
 		}
 	}
 
+	for (const tie of problem.ties) {
+		const places = tie.flatMap((t) => {
+			const task = byId.get(t);
+			return task ? [modeOf(task).at] : [];
+		});
+		if (new Set(places).size > 1) violations.push(`tie ${tie.join('=')} is at ${places.join(', ')}`);
+	}
+
 	const takings = new Map<string, Taking[]>(problem.resources.map((r) => [r.id, []]));
 	for (const t of there) {
 		for (const u of modeOf(t).uses ?? []) {
@@ -78,6 +86,8 @@ export function checkSchedule(problem: Problem, answer: Schedule): Verdict {
 		}
 	}
 	for (const h of problem.holds.filter(bothThere)) {
+		const first = byId.get(h.from);
+		if (first && h.at !== undefined && modeOf(first).at !== h.at) continue;
 		const taking = { by: `${h.from}…${h.to}`, amount: h.amount, from: start(h.from), to: end(h.to) };
 		if (taking.to > taking.from) takings.get(h.resource)?.push(taking);
 	}
@@ -120,6 +130,7 @@ export function checkSchedule(problem: Problem, answer: Schedule): Verdict {
 		if (wait < 0 || (s.max !== undefined && wait > s.max)) violations.push(`${s.task} waits ${wait} for ${s.service}`);
 		objective += s.rate * Math.max(0, wait - s.free);
 	}
+	for (const w of problem.wants) if (byId.has(w.task)) objective += w.rate * Math.max(0, end(w.task) - w.by);
 	const counted = there.filter((t) => !t.ahead).map((t) => start(t.id));
 	if (counted.length > 0) objective += problem.weights.span * (Math.max(...instants.values()) - Math.min(...counted));
 

@@ -52,6 +52,18 @@ test.each([
 		{ tasks: [{ id: 'a', modes: [{ duration: 5 }], fixed: { start: 0, mode: 3 } }], lags: [], serve: [] },
 		'there is no mode 3'
 	],
+	[
+		'a tied task that is nowhere',
+		{ ties: [['fish.sear', 'fish.rest']] },
+		'ties[0][0]: task "fish.sear" is tied, but its mode 0 has no "at"'
+	],
+	['a tie of one', { ties: [['fish.sear']] }, 'ties[0]: must have at least 2 entries'],
+	['a task twice in a tie', { ties: [['fish.sear', 'fish.sear']] }, '"fish.sear" stands twice'],
+	[
+		'a wish of nobody',
+		{ wants: [{ task: 'nobody', by: 0, rate: 1 }] },
+		'wants[0].task: "nobody" is not among the tasks'
+	],
 	['a fraction', { horizon: 7.5 }, 'horizon'],
 	['no service', { services: [] }, 'services']
 ])('%s is named with its place', (_, change, words) => {
@@ -124,13 +136,13 @@ describe('at the limits', () => {
 	test('a field that nobody knows is an error, not a remark, wherever it stands', () => {
 		const read = readProblem({
 			...base,
-			ties: [['a', 'b']],
-			tasks: [{ ...task('a'), mood: 'calm', modes: [{ duration: 5, at: 'burner 1' }] }]
+			knots: [['a', 'b']],
+			tasks: [{ ...task('a'), mood: 'calm', modes: [{ duration: 5, where: 'burner 1' }] }]
 		});
 		const said = read.ok ? '' : read.issues.map(wordIssue).join('\n');
-		expect(said).toMatch(/"ties"/);
+		expect(said).toMatch(/"knots"/);
 		expect(said).toMatch(/tasks\[0\]: has a field that nobody here knows: "mood"/);
-		expect(said).toMatch(/tasks\[0\]\.modes\[0\]: .*"at"/);
+		expect(said).toMatch(/tasks\[0\]\.modes\[0\]: .*"where"/);
 	});
 
 	test('lists that are too long are refused before they are read', () => {

@@ -14,7 +14,9 @@ const use = z.strictObject({ resource: id, amount, from: instant.optional(), to:
 const mode = z.strictObject({
 	duration: z.int().min(1).max(longest),
 	uses: z.array(use).optional(),
-	state: z.strictObject({ id, value: z.int().min(-10_000).max(10_000) }).optional()
+	state: z.strictObject({ id, value: z.int().min(-10_000).max(10_000) }).optional(),
+	/** Where it is done, for ties and holds. */
+	at: id.optional()
 });
 
 /** A plan problem; every number is a whole number, times are seconds. */
@@ -48,7 +50,9 @@ export const problemSchema = z.strictObject({
 		)
 		.max(5000),
 	lags: z.array(z.strictObject({ from: id, to: id, min: signed, max: signed.optional() })).default([]),
-	holds: z.array(z.strictObject({ resource: id, amount, from: id, to: id })).default([]),
+	holds: z.array(z.strictObject({ resource: id, amount, from: id, to: id, at: id.optional() })).default([]),
+	/** Tasks that are done in one place: in modes of one `at`. */
+	ties: z.array(z.array(id).min(2)).default([]),
 	choices: z
 		.array(z.strictObject({ id, options: z.array(z.strictObject({ id, tasks: z.array(id), cost: price })).min(1) }))
 		.default([]),
@@ -63,7 +67,9 @@ export const problemSchema = z.strictObject({
 				max: instant.optional()
 			})
 		)
-		.default([])
+		.default([]),
+	/** What would rather have ended by an instant: each second later costs. */
+	wants: z.array(z.strictObject({ task: id, by: instant, rate: price })).default([])
 });
 export type Problem = z.infer<typeof problemSchema>;
 
@@ -91,7 +97,9 @@ const mostOf = {
 	tasks: 5000,
 	lags: 20_000,
 	holds: 10_000,
+	ties: 5000,
 	serve: 10_000,
+	wants: 10_000,
 	choices: 2500,
 	resources: 2000,
 	states: 500,
@@ -99,6 +107,8 @@ const mostOf = {
 } as const;
 /** Modes and uses of one task, and all uses of a problem. */
 const mostWays = { modes: 100, uses: 200, all: 60_000 } as const;
+/** Tasks of all ties. */
+const mostTied = 20_000;
 
 /** Lists that are too long to be looked at one by one. */
 function tooLong(data: unknown): readonly Issue[] {
@@ -109,6 +119,11 @@ function tooLong(data: unknown): readonly Issue[] {
 		const isLong = Array.isArray(list) && list.length > most;
 		return isLong ? [{ code: 'too-many', path: [key], what: key, seen: list.length, most }] : [];
 	});
+	if (Array.isArray(lists.ties)) {
+		const tied = lists.ties.reduce((sum: number, tie) => sum + (Array.isArray(tie) ? tie.length : 0), 0);
+		if (tied > mostTied)
+			issues.push({ code: 'too-many', path: ['ties'], what: 'tied tasks', seen: tied, most: mostTied });
+	}
 	if (issues.length > 0 || !Array.isArray(lists.tasks)) return issues;
 	let all = 0;
 	const count = (value: unknown, key: string): readonly unknown[] => {
@@ -183,6 +198,23 @@ function inconsistencies(p: Problem): readonly Issue[] {
 		resource(h.resource, ['holds', i, 'resource']);
 		task(h.from, ['holds', i, 'from']);
 		task(h.to, ['holds', i, 'to']);
+	});
+	const modesOf = new Map(p.tasks.map((t) => [t.id, t.modes]));
+	p.ties.forEach((tie, i) => {
+		issues.push(
+			...duplicateIds(
+				tie.map((id) => ({ id })),
+				['ties', i]
+			)
+		);
+		tie.forEach((t, k) => {
+			task(t, ['ties', i, k]);
+			const nowhere = modesOf.get(t)?.findIndex((m) => m.at === undefined) ?? -1;
+			if (nowhere >= 0) issues.push({ code: 'no-place', path: ['ties', i, k], task: t, mode: nowhere });
+		});
+	});
+	p.wants.forEach((w, i) => {
+		task(w.task, ['wants', i, 'task']);
 	});
 	p.serve.forEach((s, i) => {
 		task(s.task, ['serve', i, 'task']);

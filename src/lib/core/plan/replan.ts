@@ -69,6 +69,8 @@ export function withFacts(compiled: Compiled, previous: Schedule, standing: Stan
 		problem: {
 			...withStatesSettled(settled, begun),
 			lags: lagsLeft(problem, begun, now),
+			ties: tiesLeft(fixed, problem.ties, begun),
+			wants: problem.wants.filter((w) => !begun.has(w.task)),
 			serve: problem.serve.map(({ max, ...s }) => (max === undefined || begun.has(s.task) ? s : { ...s, max })),
 			horizon: Math.max(problem.horizon, last + grid)
 		}
@@ -90,6 +92,19 @@ function lagsLeft({ lags }: Problem, begun: ReadonlyMap<string, Begun>, now: num
 		// Overdue: at once, or as soon as there are hands.
 		return [endOf(from) + lag.max < now ? { from: lag.from, to: lag.to, min: lag.min } : lag];
 	});
+}
+
+/** What was moved meanwhile stays where it is now: a tie goes on from the place of what began last. */
+function tiesLeft(tasks: readonly Task[], ties: Problem['ties'], begun: ReadonlyMap<string, Begun>): Problem['ties'] {
+	const placeOf = new Map(tasks.map((t) => [t.id, t.fixed && t.modes[t.fixed.mode]?.at]));
+	return ties
+		.map((tie) => {
+			const newest = tie
+				.filter((id) => begun.has(id))
+				.toSorted((a, b) => (begun.get(b)?.start ?? 0) - (begun.get(a)?.start ?? 0))[0];
+			return tie.filter((id) => !begun.has(id) || placeOf.get(id) === placeOf.get(newest ?? id));
+		})
+		.filter((tie) => tie.length > 1);
 }
 
 /** Uses and holds of what has begun, from now on, as far as there is enough: the newest first. */
@@ -129,6 +144,8 @@ function withCapacitiesSettled(problem: Problem, begun: ReadonlyMap<string, Begu
 		.filter((h) => {
 			const [from, to] = [begun.get(h.from), begun.get(h.to)];
 			if (!from) return !to;
+			const first = problem.tasks.find((t) => t.id === h.from);
+			if (h.at !== undefined && first?.modes[first.fixed?.mode ?? -1]?.at !== h.at) return false;
 			return takes(h.resource, from.start, to ? endOf(to) : Infinity, h.amount);
 		});
 	const tasks = problem.tasks.map((task) => {
@@ -193,6 +210,8 @@ function withAheadSettled(problem: Problem, { picks = {} }: Schedule): Problem {
 		tasks: problem.tasks.filter((t) => !gone.has(t.id)),
 		lags: problem.lags.filter((l) => !gone.has(l.from) && !gone.has(l.to)),
 		holds: problem.holds.filter((h) => !gone.has(h.from) && !gone.has(h.to)),
+		ties: problem.ties.map((tie) => tie.filter((t) => !gone.has(t))).filter((tie) => tie.length > 1),
+		wants: problem.wants.filter((w) => !gone.has(w.task)),
 		serve: problem.serve.filter((s) => !gone.has(s.task))
 	};
 }

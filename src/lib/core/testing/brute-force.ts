@@ -85,7 +85,12 @@ function place(
 		for (let start = first; start + duration <= problem.horizon; start++) {
 			if (task.fixed && task.fixed.start !== start) continue;
 			placed.set(task.id, { start, end: start + duration, mode });
-			if (lagsHold(problem, placed, task.id) && statesHold(problem, placed) && roomIsLeft(problem, placed))
+			if (
+				lagsHold(problem, placed, task.id) &&
+				tiesHold(problem, placed) &&
+				statesHold(problem, placed) &&
+				roomIsLeft(problem, placed)
+			)
 				place(problem, there, placed, found);
 		}
 	});
@@ -99,6 +104,16 @@ function lagsHold(problem: Problem, placed: ReadonlyMap<string, Placed>, id: str
 		if (!from || !to) return true;
 		return to.start - from.end >= l.min && to.start - from.end <= (l.max ?? Infinity);
 	});
+}
+
+function tiesHold(problem: Problem, placed: ReadonlyMap<string, Placed>): boolean {
+	return problem.ties.every((tie) => new Set(tie.flatMap((id) => placeOf(problem, placed, id) ?? [])).size <= 1);
+}
+
+/** The place that a task is done in, where it has one and is placed. */
+function placeOf(problem: Problem, placed: ReadonlyMap<string, Placed>, id: string): string | undefined {
+	const p = placed.get(id);
+	return p && problem.tasks.find((t) => t.id === id)?.modes[p.mode]?.at;
 }
 
 function roomIsLeft(problem: Problem, placed: ReadonlyMap<string, Placed>): boolean {
@@ -115,7 +130,8 @@ function roomIsLeft(problem: Problem, placed: ReadonlyMap<string, Placed>): bool
 		}
 		for (const h of problem.holds) {
 			const [from, to] = [placed.get(h.from), placed.get(h.to)];
-			if (from && to && h.resource === id) take(from.start, to.end, h.amount);
+			const isVoid = h.at !== undefined && h.at !== placeOf(problem, placed, h.from);
+			if (from && to && h.resource === id && !isVoid) take(from.start, to.end, h.amount);
 		}
 		return taken.every((load) => load <= capacity);
 	});
@@ -151,6 +167,8 @@ function serve(
 ): { readonly cost: number; readonly slips: Record<string, number> } | undefined {
 	const counted = problem.tasks.flatMap((t) => (t.ahead ? [] : (placed.get(t.id)?.start ?? [])));
 	const first = Math.min(...counted);
+	let overdue = 0;
+	for (const w of problem.wants) overdue += w.rate * Math.max(0, (placed.get(w.task)?.end ?? 0) - w.by);
 	let best: { cost: number; slips: Record<string, number> } | undefined;
 	const go = (k: number, cost: number, last: number, slips: Readonly<Record<string, number>>): void => {
 		const service = problem.services[k];
@@ -171,6 +189,6 @@ function serve(
 			if (isServed) go(k + 1, cost + price, Math.max(last, instant), { ...slips, [service.id]: instant - service.due });
 		}
 	};
-	go(0, 0, -Infinity, {});
+	go(0, overdue, -Infinity, {});
 	return best;
 }

@@ -1,5 +1,6 @@
 // Tiny problems that have what kitchens rarely have: negative offsets and lags, chains over optional tasks, holds over
-// them, zero capacities, fixed and ahead tasks, states near 0, objectives below 0. Drawn from a seed, many a second.
+// them, ties over those, zero capacities, fixed and ahead tasks, states near 0, objectives below 0. Drawn from a seed.
+// Many a second.
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Problem } from '../plan/problem';
@@ -37,6 +38,7 @@ export function oddProblem(seed: number, tasks = 4, horizon = 8): Problem {
 		id: `s${k}`,
 		due: d.int(0, d.oneIn(8) ? long + 2 : long)
 	}));
+	const hasPlaces = count >= 2 && d.oneIn(2);
 	const mode = (): Task['modes'][number] => {
 		const duration = d.int(1, 3);
 		const uses = Array.from({ length: d.pick([0, 0, 1, 1, 2]) }, () => {
@@ -45,7 +47,8 @@ export function oddProblem(seed: number, tasks = 4, horizon = 8): Problem {
 			return { resource: d.pick(['hands', 'pan']), amount: d.pick([1, 1, 2]), ...window };
 		});
 		const state = states.length > 0 && d.oneIn(2) ? { state: { id: 'oven', value: d.int(-1, 2) } } : {};
-		return { duration, ...(uses.length > 0 ? { uses } : {}), ...state };
+		const at = hasPlaces || d.oneIn(6) ? { at: d.pick(['left', 'right', 'right', 'far']) } : {};
+		return { duration, ...(uses.length > 0 ? { uses } : {}), ...state, ...at };
 	};
 	const lag = () => {
 		const min = d.pick([-6, -2, -1, 0, 0, 0, 1, 2]);
@@ -94,8 +97,12 @@ export function oddProblem(seed: number, tasks = 4, horizon = 8): Problem {
 			resource: d.pick(['hands', 'pan']),
 			amount: d.pick([1, 1, 2]),
 			from: d.pick(ids),
-			to: d.pick(ids)
+			to: d.pick(ids),
+			...(hasPlaces && d.oneIn(2) ? { at: d.pick(['left', 'right', 'far', 'nowhere']) } : {})
 		})),
+		ties: hasPlaces
+			? Array.from({ length: d.pick([0, 1, 1, 2]) }, () => ids.toSorted(() => d.int(-1, 1)).slice(0, d.pick([2, 2, 3])))
+			: [],
 		choices,
 		serve: Array.from({ length: d.pick([0, 1, 1, 2, 3]) }, () => ({
 			task: d.pick(ids),
@@ -104,6 +111,9 @@ export function oddProblem(seed: number, tasks = 4, horizon = 8): Problem {
 			free: d.int(0, 2),
 			rate: d.int(0, 4),
 			...(d.oneIn(3) ? { max: d.int(0, 5) } : {})
-		}))
+		})),
+		wants: d.oneIn(2)
+			? Array.from({ length: d.int(1, 2) }, () => ({ task: d.pick(ids), by: d.int(0, long), rate: d.int(0, 3) }))
+			: []
 	};
 }

@@ -1,4 +1,4 @@
-// Arbitrary small plan problems, with all that the format has: modes, partial uses, holds, lags, states, choices.
+// Arbitrary small plan problems, with all that the format has: modes, partial uses, holds, ties, lags, states, choices.
 import fc from 'fast-check';
 import type { Problem } from '../plan/problem';
 
@@ -32,7 +32,8 @@ export function randomProblem(shape: Shape): fc.Arbitrary<Problem> {
 				state: fc.option(fc.record({ id: fc.constant('oven'), value: fc.constantFrom(1, 2) }), {
 					nil: undefined,
 					freq: 2
-				})
+				}),
+				at: fc.constantFrom('left', 'right')
 			})
 		);
 		return fc.record<Problem>({
@@ -79,7 +80,17 @@ export function randomProblem(shape: Shape): fc.Arbitrary<Problem> {
 					),
 				{ maxLength: 2 }
 			),
-			holds: fc.array(fc.record({ resource, amount: fc.constant(1), from: task, to: task }), { maxLength: 1 }),
+			holds: fc.array(
+				fc.record({
+					resource,
+					amount: fc.constant(1),
+					from: task,
+					to: task,
+					at: fc.option(fc.constantFrom('left', 'right'), { nil: undefined })
+				}),
+				{ maxLength: 2 }
+			),
+			ties: fc.uniqueArray(task, { minLength: 0, maxLength: 3 }).map((those) => (those.length > 1 ? [those] : [])),
 			choices: fc.boolean().map((isThere) =>
 				isThere && count >= 2
 					? [
@@ -103,6 +114,14 @@ export function randomProblem(shape: Shape): fc.Arbitrary<Problem> {
 					max: fc.option(fc.integer({ min: 0, max: 5 }), { nil: undefined })
 				}),
 				{ maxLength: 2 }
+			),
+			wants: fc.array(
+				fc.record({
+					task,
+					by: fc.integer({ min: 0, max: shape.horizon }),
+					rate: fc.integer({ min: 0, max: 3 })
+				}),
+				{ maxLength: 1 }
 			)
 		});
 	});

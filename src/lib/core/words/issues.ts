@@ -32,6 +32,8 @@ export function wordIssue(issue: Issue): string {
 			return `${where}a use needs 0 ≤ from < to ≤ ${issue.duration}, is ${issue.from} to ${issue.to}. Shorten the use or lengthen the task.`;
 		case 'no-such-mode':
 			return `${where}there is no mode ${issue.mode}: it has ${issue.count}, counted from 0. Choose one of those.`;
+		case 'no-place':
+			return `${where}task "${issue.task}" is tied, but its mode ${issue.mode} has no "at". Say where that mode is done, or take the task out of the tie.`;
 		case 'two-options':
 			return `${where}task "${issue.task}" stands in another option too. Leave it in one of the two.`;
 		case 'out-of-order':

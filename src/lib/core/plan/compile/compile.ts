@@ -215,8 +215,10 @@ export function compileMeal(
 		],
 		lags,
 		holds: vessels.map((v) => ({ resource: `vessel:${v.kind}`, amount: v.amount, from: v.from, to: v.to })),
+		ties: [],
 		choices,
-		serve
+		serve,
+		wants: []
 	};
 	const courses = new Map(meal.courses.map((c) => [c.id, c.name]));
 	const trace = { origin: meal.earliest, courses, steps, plated, plating, offsets, vessels };

@@ -8,6 +8,8 @@ export interface Timed {
 	readonly mode: number;
 	readonly start: number;
 	readonly end: number;
+	/** Where it is done, where its mode says so. */
+	readonly at: string | undefined;
 	readonly uses: readonly { readonly resource: string; readonly from: number; readonly to: number }[];
 	readonly state: { readonly id: string; readonly value: number } | undefined;
 	/** Wait before it is served, where it is. */
@@ -33,6 +35,7 @@ export function timedTasks(problem: Problem, answer: Schedule): ReadonlyMap<stri
 			start,
 			end,
 			uses: (way.uses ?? []).map((u) => ({ resource: u.resource, from: u.from ?? 0, to: u.to ?? way.duration })),
+			at: way.at,
 			state: way.state,
 			wait,
 			cost: serve && wait !== undefined ? serve.rate * Math.max(0, wait - serve.free) : 0

@@ -1,7 +1,7 @@
 // Why a problem has no plan: a small part of it that already has none, of which nothing can be left out.
 import type { Problem } from '../problem';
 import { building } from './model/builder';
-import { itemsOf, lagName, type Item } from './model/items';
+import { itemsOf, lagName, tieName, type Item } from './model/items';
 import { buildModel } from './model/model';
 
 import { Search } from './search';
@@ -12,7 +12,7 @@ const SLICE = 500;
 /** Reasons that are looked for first: a task that cannot meet its service, then waits; resources and states last. */
 const SIMPLEST: readonly ReadonlySet<Item['kind']>[] = [
 	new Set(['task', 'service']),
-	new Set(['task', 'service', 'lag'])
+	new Set(['task', 'service', 'lag', 'tie'])
 ];
 /** A core that shrinks no more, or has been shrunk so often, is minimized one by one. */
 const MOST_ROUNDS = 5;
@@ -80,9 +80,10 @@ function* isInfeasible<T>(problem: Problem, report: () => T): Generator<T, boole
 /** The problem with only these things left. */
 export function restrict(problem: Problem, items: readonly Item[]): Problem {
 	const of = (kind: Item['kind']) => new Set(items.filter((i) => i.kind === kind).map((i) => i.id));
-	const [tasks, lags, resources, states, services] = [
+	const [tasks, lags, ties, resources, states, services] = [
 		of('task'),
 		of('lag'),
+		of('tie'),
 		of('resource'),
 		of('state'),
 		of('service')
@@ -98,12 +99,16 @@ export function restrict(problem: Problem, items: readonly Item[]): Problem {
 				...t,
 				modes: t.modes.map((m) => ({
 					duration: m.duration,
+					at: m.at,
 					uses: m.uses?.filter((u) => resources.has(u.resource)),
 					state: m.state && states.has(m.state.id) ? m.state : undefined
 				}))
 			})),
 		lags: problem.lags.filter((l) => tasks.has(l.from) && tasks.has(l.to) && lags.has(lagName(l))),
 		holds: problem.holds.filter((h) => tasks.has(h.from) && tasks.has(h.to) && resources.has(h.resource)),
+		// Whole, for their names: who is left out is as good as absent.
+		ties: problem.ties.filter((tie) => ties.has(tieName(tie))),
+		wants: problem.wants.filter((w) => tasks.has(w.task)),
 		serve: problem.serve.filter((s) => tasks.has(s.task) && services.has(s.service)),
 		choices: problem.choices.map((c) => ({
 			...c,

@@ -88,12 +88,16 @@ export function neighbourhoods({ problem, horizon, unit, tasks }: Model, random:
 	return (best) => (n === 0 ? [] : kinds[random(kinds.length)]!(best));
 }
 
-/** Tasks tied together by lags or holds. */
+/** Tasks tied together by lags, holds or places. */
 function partsOf(problem: Problem): readonly (readonly number[])[] {
 	const index = new Map(problem.tasks.map((t, i) => [t.id, i]));
 	const leader = problem.tasks.map((_, i) => i);
 	const find = (i: number): number => (leader[i] === i ? i : (leader[i] = find(leader[i]!)));
 	for (const { from, to } of [...problem.lags, ...problem.holds]) leader[find(index.get(from)!)] = find(index.get(to)!);
+	for (const tie of problem.ties) {
+		const [first, ...others] = tie.flatMap((id) => index.get(id) ?? []);
+		for (const i of others) leader[find(i)] = find(first!);
+	}
 	return groups(problem.tasks.map((_, i) => [`${find(i)}`, i] as const));
 }
 

@@ -17,6 +17,8 @@ function onOneOven(seed: number, tasks: number): Problem {
 		states: [{ id: 'oven', initial: d.int(-2, 2), rise: d.int(0, 2), fall: d.int(0, 2) }],
 		resources: [],
 		holds: [],
+		ties: [],
+		wants: [],
 		choices: [],
 		lags: odd.lags.slice(0, 1),
 		weights: { slip: d.int(1, 4), span: d.int(0, 1) },

@@ -76,6 +76,31 @@ describe('on random problems', () => {
 		);
 	});
 
+	test('tied tasks are one place: without the tie it costs no more, in one place only as much as in that place', () => {
+		fc.assert(
+			fc.property(randomProblem(tiny), (problem) => {
+				const [tie] = problem.ties;
+				fc.pre(tie !== undefined);
+				const cost = (p: Problem) => solveNow(p).objective ?? Infinity;
+				const tied = cost(problem);
+				expect(cost({ ...problem, ties: [] })).toBeLessThanOrEqual(tied);
+				// Held to one place, in which every task of the tie has a mode of at least as many ways: the best of them.
+				const only = (at: string) => ({
+					...problem,
+					ties: [],
+					tasks: problem.tasks.flatMap((t) => {
+						const modes = tie?.includes(t.id) ? t.modes.filter((m) => m.at === at) : t.modes;
+						return [{ ...t, modes }];
+					})
+				});
+				const able = ['left', 'right'].map(only).filter((p) => p.tasks.every((t) => t.modes.length > 0));
+				fc.pre(problem.choices.length === 0);
+				expect(Math.min(Infinity, ...able.map(cost))).toBe(tied);
+			}),
+			{ numRuns: 80, seed: 23 }
+		);
+	});
+
 	test('more hands never make the best plan worse', () => {
 		fc.assert(
 			fc.property(randomProblem(tiny), (problem) => {
@@ -100,6 +125,9 @@ describe('on public problems', () => {
 		['late-1', 66615],
 		['feast-3', 5115],
 		['short-handed-3', 8040],
+		['same-burner-1', 3135],
+		['same-burner-2', 4185],
+		['same-burner-3', 1680],
 		['ft06', 55]
 	])('%s: proves the published optimum %i', (name, optimum) => {
 		const problem = load(name);
@@ -108,12 +136,15 @@ describe('on public problems', () => {
 		expect(answer).toMatchObject({ status: 'optimal', objective: optimum });
 	});
 
-	test('brigade-3: a feasible plan of 120 tasks within a small budget', () => {
-		const problem = load('brigade-3');
-		const answer = solveNow(problem, { budget: 20_000 });
-		expect(answer.starts).toBeDefined();
-		expect(checkSchedule(problem, answer).violations).toEqual([]);
-	});
+	test.each(['brigade-3', 'night-1', 'night-2'])(
+		'%s: a feasible plan of 120 to 185 tasks within a small budget',
+		(name) => {
+			const problem = load(name);
+			const answer = solveNow(problem, { budget: 20_000 });
+			expect(answer.starts).toBeDefined();
+			expect(checkSchedule(problem, answer).violations).toEqual([]);
+		}
+	);
 
 	test('infeasible-1: says so, and names a conflict that has no plan by itself', () => {
 		const problem = load('infeasible-1');

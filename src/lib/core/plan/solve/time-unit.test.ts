@@ -28,7 +28,8 @@ function stretched(problem: Problem, by: number): Problem {
 			offset: s.offset * by,
 			free: s.free * by,
 			...(s.max === undefined ? {} : { max: s.max * by })
-		}))
+		})),
+		wants: problem.wants.map((w) => ({ ...w, by: w.by * by }))
 	};
 }
 

@@ -29,6 +29,7 @@ export function timeUnit(p: Problem): number {
 	}
 	for (const l of p.lags) add(l.min, l.max);
 	for (const s of p.serve) add(s.offset, s.free, s.max);
+	for (const w of p.wants) add(w.by);
 	for (const s of p.states) {
 		for (const v of values.get(s.id) ?? []) add(s.rise * (v - s.initial), s.fall * (v - s.initial));
 	}

@@ -65,7 +65,8 @@ function takingsOf(problem: Problem, timed: ReadonlyMap<string, Timed>): readonl
 	);
 	const holds = problem.holds.flatMap((h) => {
 		const [first, last] = [timed.get(h.from), timed.get(h.to)];
-		return first && last ? [{ by: h.to, resource: h.resource, from: first.start, to: last.end }] : [];
+		const isVoid = h.at !== undefined && h.at !== first?.at;
+		return first && last && !isVoid ? [{ by: h.to, resource: h.resource, from: first.start, to: last.end }] : [];
 	});
 	return [...uses, ...holds];
 }

@@ -35,6 +35,7 @@ export function slackOf(problem: Problem, answer: Schedule, task: string, budget
 			const dropped = isItsOwn ? 2 * problem.horizon + 1 : 0;
 			return { ...c, options: c.options.map((o) => ({ ...o, cost: o.tasks.includes(task) ? 0 : dropped })) };
 		}),
+		wants: [],
 		serve: [...problem.serve.map((s) => ({ ...s, rate: 0 })), { task, service: last.id, offset: 0, free: 0, rate: 1 }]
 	};
 	const search = solve(asked, { seed: 1, budget, previous: answer });

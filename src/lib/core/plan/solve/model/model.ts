@@ -46,6 +46,7 @@ export function* buildModel(problem: Problem, assumed: readonly Item[] = [], pre
 	const v = yield* addVariables(b);
 	const prices = new Prices(b, v, previous);
 	yield* prices.addServices();
+	yield* prices.addWants();
 	prices.addOptions();
 	yield* prices.addSpan();
 	yield* addResources(b, v);

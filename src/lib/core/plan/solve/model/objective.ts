@@ -1,4 +1,4 @@
-// What a plan costs, as a weighted sum of variables: lateness, waits, options, the evening's length, moves.
+// What a plan costs, as a weighted sum of variables: lateness, waits, options, what should have ended, the evening's length, moves.
 import type { Schedule } from '../../problem';
 import { Linear } from '../linear';
 import type { Builder, Building } from './builder';
@@ -75,6 +75,22 @@ export class Prices {
 			const wait = engine.variable(0, beyond);
 			engine.add(new Linear([2 * d, 2 * end + 1, 2 * wait + 1], [1, 1, 1], offset + b.units(s.free), there));
 			this.add(2 * wait, s.rate * unit);
+		}
+	}
+
+	/** What it costs that something ends later than it should. */
+	*addWants(): Building<void> {
+		const { b, v } = this;
+		const { engine, unit } = b;
+		for (const w of b.problem.wants) {
+			yield* b.step();
+			const { end, endShift, there } = v.tasks[v.index.get(w.task)!]!;
+			const by = b.units(w.by) - endShift;
+			const beyond = -engine.lb[2 * end + 1]! - by;
+			if (w.rate === 0 || beyond <= 0 || b.isRelaxed) continue;
+			const overdue = engine.variable(0, beyond);
+			engine.edge(2 * end, 2 * overdue, -by, there);
+			this.add(2 * overdue, w.rate * unit);
 		}
 	}
 

@@ -2,7 +2,7 @@
 import { Cumulative, type Use } from '../cumulative';
 import { Disjunctive } from '../disjunctive';
 import type { Builder, Building } from './builder';
-import { excluded, together } from './literals';
+import { excluded, negated, together, type Literal } from './literals';
 import type { TaskModel, Variables } from './variables';
 
 /** Pairs of items on one resource are ordered by literals of their own up to so many items. */
@@ -65,11 +65,14 @@ function* usesByResource(b: Builder, v: Variables): Building<readonly Use[][]> {
 		}
 	}
 	const surely = followers(b, v);
+	const placed = placing(b, v);
 	for (const h of problem.holds) {
 		yield* b.step();
 		const [from, to] = [v.index.get(h.from)!, v.index.get(h.to)!];
 		const [first, last] = [v.tasks[from]!, v.tasks[to]!];
 		const isSure = from === to || surely(from, to);
+		const place = placed(from, h.at);
+		if (place === undefined) continue;
 		const length = from === to ? first.shortest : isSure ? first.shortest + last.shortest : 0;
 		found[position.get(h.resource)!]!.push({
 			start: first.start,
@@ -77,12 +80,35 @@ function* usesByResource(b: Builder, v: Variables): Building<readonly Use[][]> {
 			startShift: 0,
 			endShift: last.endShift,
 			amount: h.amount,
-			guards: together(first.there, last.there, b.holding('resource', h.resource)),
+			guards: together(first.there, last.there, place, b.holding('resource', h.resource)),
 			isSure,
 			length
 		});
 	}
 	return found;
+}
+
+/** The literal that a task is done in a mode of a place: empty where it always is, `undefined` where it never is. */
+function placing(b: Builder, v: Variables): (task: number, place: string | undefined) => Literal | undefined {
+	const known = new Map<string, Literal | undefined>();
+	const find = (i: number, place: string): Literal | undefined => {
+		const { modes } = v.tasks[i]!;
+		const labels = b.problem.tasks[i]!.modes.map((m) => m.at);
+		const count = labels.filter((at) => at === place).length;
+		if (count === 0 || count === labels.length) return count === 0 ? undefined : [];
+		if (count === 1) return modes[labels.indexOf(place)];
+		const x = b.engine.variable(0, 1);
+		labels.forEach((at, k) => {
+			b.clauses.push([...negated(modes[k]!), ...(at === place ? [2 * x, 1] : [2 * x + 1, 0])]);
+		});
+		return [2 * x, 1];
+	};
+	return (i, place) => {
+		if (place === undefined) return [];
+		const key = `${i} ${place}`;
+		if (!known.has(key)) known.set(key, find(i, place));
+		return known.get(key);
+	};
 }
 
 /** The uses of one resource by one task. Those that all modes share, measured from the start or from the end, need no guard. */

@@ -1,7 +1,7 @@
 // The variables of a problem: which options are taken, when services go out, when tasks start, in which mode; and lags.
 import type { Problem } from '../../problem';
 import type { Builder, Building } from './builder';
-import { lagName } from './items';
+import { lagName, tieName } from './items';
 import { excluded, negated, together, type Literal } from './literals';
 
 /** A task as the search sees it; times in units. */
@@ -73,6 +73,7 @@ export function* addVariables(b: Builder): Building<Variables> {
 	const found = { tasks, index, services, due, options, exclude };
 	fix(b, tasks, optionLiteral);
 	yield* addLags(b, found);
+	yield* addTies(b, found);
 	return found;
 }
 
@@ -108,6 +109,25 @@ function fix(b: Builder, tasks: readonly TaskModel[], optionOf: (id: string) => 
 		const facts = [[2 * start, at], [2 * start + 1, -at], modes[t.fixed.mode]!, optionOf(t.id)];
 		for (const literal of facts) if (literal.length > 0) b.clauses.push([...literal, ...unless]);
 	});
+}
+
+/** Each tie has a place; who is there is done in a mode of it. */
+function* addTies(b: Builder, { tasks, index }: Variables): Building<void> {
+	for (const tie of b.problem.ties) {
+		yield* b.step();
+		const members = tie.flatMap((id) => index.get(id) ?? []);
+		if (members.length < 2) continue;
+		const labels = [...new Set(members.flatMap((i) => b.problem.tasks[i]!.modes.flatMap((m) => m.at ?? [])))];
+		const places = new Map(b.oneOf(labels.length).map((literal, k) => [labels[k], literal]));
+		const holds = b.holding('tie', tieName(tie));
+		for (const i of members) {
+			const { modes, there } = tasks[i]!;
+			b.problem.tasks[i]!.modes.forEach(({ at }, k) => {
+				const place = places.get(at)!;
+				if (place.length > 0) b.clauses.push([...excluded(together(modes[k]!, there, holds)), ...place]);
+			});
+		}
+	}
 }
 
 function* addLags(b: Builder, { tasks, index }: Variables): Building<void> {
