@@ -89,7 +89,7 @@ describe('on random problems', () => {
 					...problem,
 					ties: [],
 					tasks: problem.tasks.flatMap((t) => {
-						const modes = tie?.includes(t.id) ? t.modes.filter((m) => m.at === at) : t.modes;
+						const modes = tie.includes(t.id) ? t.modes.filter((m) => m.at === at) : t.modes;
 						return [{ ...t, modes }];
 					})
 				});
