@@ -12,6 +12,7 @@ import { valuesFor } from '../../timing/values';
 import { countedHands, handUses, type HandUse } from './hands';
 import { mostBatches } from './load';
 import { placesFor, resourcesOf, roomOf, wantedOf, type Place } from './places';
+import { keepPlaces, staysOf, withStays, type Stay } from './stays';
 import { alternativesOf, baseOf, type Portion, type Work } from './portions';
 import { looksAt, valueOf } from '../../timing/model-times';
 
@@ -36,6 +37,8 @@ export interface Way {
 	readonly hands: readonly HandUse[];
 	/** Resources that its hands take beside `hands`: those who do this, or do it at this pace. */
 	readonly crew: readonly string[];
+	/** Its vessel stays at its place: taken by the whole stay, or only tied to the same place. */
+	readonly stay?: 'held' | 'tied';
 }
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
@@ -87,6 +90,7 @@ export interface Trace {
 	/** How long before service each goes on the plate, seconds. */
 	readonly offsets: ReadonlyMap<string, number>;
 	readonly vessels: readonly HeldVessel[];
+	readonly stays: readonly Stay[];
 }
 
 export interface Compiled {
@@ -193,9 +197,12 @@ export function compileMeal(
 		});
 	if (issues.length > 0) return { ok: false, issues };
 
+	const stays = staysOf(vessels, steps, lags, choices);
+	const placed = withStays(steps, stays);
+	const places = keepPlaces(placed, stays);
 	const { serve, offsets, platingTasks, plating } = plateUp(meal, plated, kitchen, manning);
 	const last = Math.max(...meal.courses.map((c) => serviceOf(meal, c)));
-	const places = resourcesOf(kitchen);
+	const stations = resourcesOf(kitchen);
 	const problem: Problem = {
 		format: 'juntos-problem',
 		version: 1,
@@ -203,10 +210,10 @@ export function compileMeal(
 		horizon: roundUp(last - meal.earliest + patience),
 		services: meal.courses.map((c) => ({ id: c.id, due: roundUp(serviceOf(meal, c) - meal.earliest) })),
 		weights,
-		...places,
-		resources: [...handsOf(kitchen, manning), ...places.resources],
+		...stations,
+		resources: [...handsOf(kitchen, manning), ...stations.resources],
 		tasks: [
-			...[...steps].map(([id, { step, ways }]) => ({
+			...[...placed].map(([id, { step, ways }]) => ({
 				id,
 				modes: ways.map((way) => modeOf(way)),
 				...(step.ahead ? { ahead: true } : {})
@@ -214,14 +221,17 @@ export function compileMeal(
 			...platingTasks
 		],
 		lags,
-		holds: vessels.map((v) => ({ resource: `vessel:${v.kind}`, amount: v.amount, from: v.from, to: v.to })),
-		ties: [],
+		holds: [
+			...vessels.map((v) => ({ resource: `vessel:${v.kind}`, amount: v.amount, from: v.from, to: v.to })),
+			...places.holds
+		],
+		ties: places.ties,
 		choices,
 		serve,
 		wants: []
 	};
 	const courses = new Map(meal.courses.map((c) => [c.id, c.name]));
-	const trace = { origin: meal.earliest, courses, steps, plated, plating, offsets, vessels };
+	const trace = { origin: meal.earliest, courses, steps: placed, plated, plating, offsets, vessels, stays };
 	return { ok: true, value: { problem, trace } };
 }
 
@@ -387,17 +397,18 @@ const lengthOf = (timing: Timing) => roundNear(usualOf(timing));
 
 /** A way of doing a step as a mode of its task, as long as it usually takes, or just as long. */
 export function modeOf(
-	{ place, timing, hands, crew }: Way,
+	{ place, timing, hands, crew, stay }: Way,
 	duration?: number
 ): Problem['tasks'][number]['modes'][number] {
 	return {
 		duration: duration ?? lengthOf(timing),
 		uses: [
 			...hands.flatMap(({ from, to }) => ['hands', ...crew].map((resource) => ({ resource, amount: 1, from, to }))),
-			...(place ? [{ resource: place.resource, amount: place.amount }] : []),
+			...(place && stay !== 'held' ? [{ resource: place.resource, amount: place.amount }] : []),
 			...(place?.also ?? []).map((resource) => ({ resource, amount: 1 }))
 		],
-		...(place?.isSet && place.setting !== undefined ? { state: { id: place.station, value: place.setting } } : {})
+		...(place?.isSet && place.setting !== undefined ? { state: { id: place.station, value: place.setting } } : {}),
+		...(place && stay ? { at: place.resource } : {})
 	};
 }
 

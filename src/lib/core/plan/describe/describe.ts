@@ -46,7 +46,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		return t && way ? [{ ...traced, id, timed: t, way }] : [];
 	});
 	const clock = (instant: number) => trace.origin + instant;
-	const stationOf = assignStations(happenings, kitchen);
+	const stationOf = assignStations(happenings, trace.stays, kitchen);
 	const vesselOf = assignVessels(trace.vessels, timed, kitchen);
 	const { hands: handsOf, isManned } = assignHands(happenings, [...trace.plating.values()], timed, kitchen);
 	const reasons = heldBy(problem, timed, (id) => takenBy(id, kitchen));
@@ -198,21 +198,35 @@ function lanesOf(kitchen: Kitchen): Lane[] {
 	return [...stations, restLane, keepLane].sort((a, b) => laneOrder.indexOf(a.kind) - laneOrder.indexOf(b.kind));
 }
 
-/** The very station of each step: of equal burners, the one its part was on before if that is free. */
-function assignStations(happenings: readonly Happening[], kitchen: Kitchen): ReadonlyMap<string, string> {
+/**
+ * The very station of each step: what stays on a burner has one; of equal ones the one its part was on before, if that is
+ * free.
+ */
+function assignStations(
+	happenings: readonly Happening[],
+	stays: Compiled['trace']['stays'],
+	kitchen: Kitchen
+): ReadonlyMap<string, string> {
 	const result = new Map<string, string>();
+	const stayOf = new Map(stays.filter((s) => s.isHeld).flatMap((s) => s.tasks.map((t) => [t, s] as const)));
 	const resources = new Set(happenings.flatMap((h) => h.way.place?.resource ?? []));
 	for (const resource of resources) {
 		const stations = stationsBehind(resource, kitchen);
 		const here = happenings.filter((h) => h.way.place?.resource === resource);
 		const isShared = stations.length > 1;
-		const { chosen } = assignEqual(
-			here.map((h) => ({ from: h.timed.start, to: h.timed.end, group: h.part.id })),
-			stations.length
-		);
-		here.forEach((h, i) => {
+		// Step by step, or as long as something stays.
+		const those = new Map<unknown, Happening[]>();
+		for (const h of here) those.set(stayOf.get(h.id) ?? h, [...(those.get(stayOf.get(h.id) ?? h) ?? []), h]);
+		const stretches = [...those.values()].map((list) => ({
+			from: Math.min(...list.map((h) => h.timed.start)),
+			to: Math.max(...list.map((h) => h.timed.end)),
+			group: list[0]?.part.id ?? '',
+			list
+		}));
+		const { chosen } = assignEqual(stretches, stations.length);
+		stretches.forEach(({ list }, i) => {
 			const station = isShared ? stations[chosen[i] ?? 0] : stations[0];
-			if (station) result.set(h.id, station.id);
+			for (const h of list) if (station) result.set(h.id, station.id);
 		});
 	}
 	return result;
