@@ -57,6 +57,10 @@ export type Part = z.infer<typeof partSchema>;
 
 const end = z.object({ part: idSchema, step: idSchema });
 
+/** Orders of an evening, from the calmest to the shortest. */
+export const evenings = ['calm', 'even', 'short'] as const;
+export type Evening = (typeof evenings)[number];
+
 export const mealSchema = z.object({
 	format: z.literal('juntos-meal'),
 	version: z.literal(1),
@@ -66,6 +70,8 @@ export const mealSchema = z.object({
 	/** Put away: kept, and not offered. */
 	archived: z.boolean().optional(),
 	covers: z.int().min(1, 'must be at least 1').max(60, 'must be at most 60'),
+	/** How the evening goes: handwork early, or all of it as short as can be; absent: even. */
+	evening: z.enum(evenings).optional(),
 	/** Nothing starts before this, seconds after midnight. A service that is no later on the clock is on the day after. */
 	earliest: clock,
 	courses: z

@@ -132,8 +132,22 @@ export const planSchema = z.object({
 			plating: time,
 			/** When plates go to warm; absent: it is served cold. */
 			warm: time.optional(),
-			/** Who plates it. */
-			cook: z.string().optional()
+			/** Who plates it first. */
+			cook: z.string().optional(),
+			/** What goes onto how many plates, by whom, and whether they go out then; the first wave goes out at `at`. */
+			platings: z
+				.array(
+					z.object({
+						from: time,
+						to: time,
+						plates: z.int(),
+						/** Absent: all parts. */
+						parts: z.array(z.string()).optional(),
+						cooks: z.array(z.string()),
+						goesOut: z.boolean()
+					})
+				)
+				.optional()
 		})
 	),
 	lanes: z.array(laneSchema),
@@ -152,8 +166,22 @@ export const planSchema = z.object({
 });
 export type Plan = z.infer<typeof planSchema>;
 export type PlannedStep = Plan['steps'][number];
+/** A stretch of plating. */
+export type Plating = NonNullable<Plan['services'][number]['platings']>[number];
 export type PlannedPart = Plan['parts'][number];
 export type Lane = Plan['lanes'][number];
+
+/** How a service is plated: in one go, where nothing else is said. */
+export const platingsOf = (plan: Pick<Plan, 'covers'>, service: Plan['services'][number]): readonly Plating[] =>
+	service.platings ?? [
+		{
+			from: service.plating,
+			to: service.at,
+			plates: plan.covers,
+			cooks: service.cook === undefined ? [] : [service.cook],
+			goesOut: true
+		}
+	];
 
 /** A plan of version 1, which carried sentences, as one of version 2. */
 const sentencesSchema = z.object({

@@ -9,7 +9,7 @@ import { doneAt, runOf, runUntil, withEvent } from '../testing/some-run';
 import { compileDemo, demoCases, planDemo } from '../testing/demo-plan';
 import { solveNow } from '../testing/solve-now';
 import { checkSchedule } from './check';
-import { grid } from './compile/compile';
+import { grid } from './grid';
 import { scheduleOf } from './compile/schedule-of';
 import { planMealNow } from './plan-meal';
 import { cures } from './advise/cures';

@@ -1,8 +1,10 @@
 // In the middle of the work: what has begun is fixed, what has not begun starts no earlier than now, and nothing that the
 // facts have already broken is asked for again.
 import type { Plan } from '../model/plan';
-import { aheadChoice, grid, modeOf, type Compiled } from './compile/compile';
+import { aheadChoice, modeOf, type Compiled } from './compile/compile';
+import { isPrice } from './compile/set-points';
 import { handUses } from './compile/hands';
+import { grid } from './grid';
 import type { Problem, Schedule } from './problem';
 
 /** A plan in force, and how the work stands. Clock times in seconds after midnight. */
@@ -40,13 +42,14 @@ export function withFacts(compiled: Compiled, previous: Schedule, standing: Stan
 	const instant = (clock: number) => Math.max(0, Math.round((clock - trace.origin) / grid) * grid);
 	const now = Math.max(0, Math.ceil((standing.now - trace.origin) / grid) * grid);
 	const begun = new Map(
-		[...standing.begun, ...platedUp(compiled, standing)].map(({ step, from, to }): [string, Begun] => {
+		[...standing.begun, ...platedUp(compiled, previous, standing)].map(({ step, from, to }): [string, Begun] => {
 			const start = instant(from);
 			return [step, { start, length: Math.max(grid, instant(to) - start) }];
 		})
 	);
 	const steps = new Map(trace.steps);
 	const fixed = problem.tasks.map((task): Task => {
+		if (isPrice(task.id)) return task;
 		const known = begun.get(task.id);
 		if (!known) return { ...task, release: Math.max(now, task.release ?? 0) };
 		const mode = Math.min(previous.modes?.[task.id] ?? 0, task.modes.length - 1);
@@ -182,14 +185,27 @@ function withStatesSettled(problem: Problem, begun: ReadonlyMap<string, Begun>):
 }
 
 /** Platings that have begun: by what is served, or by the plan, all that goes on the plates being ready. */
-function platedUp({ trace }: Compiled, { plan, now, begun, served = [] }: Standing): Standing['begun'] {
+function platedUp(
+	{ trace, problem }: Compiled,
+	scheduled: Schedule,
+	{ plan, now, begun, served = [] }: Standing
+): Standing['begun'] {
 	const readyAt = new Map(begun.map((b) => [b.step, b.to]));
-	return plan.services.flatMap(({ course, plating, at }) => {
-		const task = trace.plating.get(course);
-		const lasts = plan.parts.filter((p) => p.course === course).map((p) => lastStep(plan, p.id));
-		const isReady = lasts.every((id) => (readyAt.get(id) ?? Infinity) <= plating);
-		const isBegun = (plating < now && isReady) || served.includes(course);
-		return task !== undefined && isBegun ? [{ step: task, from: Math.min(plating, now), to: at }] : [];
+	const { starts = {} } = scheduled;
+	return plan.services.flatMap((service) => {
+		const { course } = service;
+		const isServed = served.includes(course);
+		return (trace.plating.get(course) ?? []).flatMap(({ task, parts }) => {
+			const lasts = plan.parts
+				.filter((p) => p.course === course && parts.includes(p.id))
+				.map((p) => lastStep(plan, p.id));
+			const start = starts[task];
+			if (start === undefined) return [];
+			const from = trace.origin + start;
+			const length = problem.tasks.find((t) => t.id === task)?.modes[0]?.duration ?? 0;
+			const isReady = lasts.every((id) => (readyAt.get(id) ?? Infinity) <= from);
+			return (from < now && isReady) || isServed ? [{ step: task, from: Math.min(from, now), to: from + length }] : [];
+		});
 	});
 }
 

@@ -1,5 +1,5 @@
 // The plan as cues: every moment at which a cook is told to do something, in order. Facts; `words/cues` says them.
-import type { Plan, PlannedStep } from '../model/plan';
+import { platingsOf, type Plan, type PlannedStep } from '../model/plan';
 
 export interface Cue {
 	/** Of its step, or course, and what of it: the same over replans. */
@@ -11,6 +11,8 @@ export interface Cue {
 	readonly part: string | undefined;
 	readonly step: string | undefined;
 	readonly course: string | undefined;
+	/** Which stretch of a course's plating. */
+	readonly plating?: number;
 	/** Which stretch of the step's hands it is; absent: none, it only tells. */
 	readonly hand: number | undefined;
 	readonly cook: string | undefined;
@@ -26,18 +28,34 @@ export function cuesOf(plan: Plan): readonly Cue[] {
 	const cues = [
 		...plan.terrain.flatMap((t) => ovenCues(plan, t)),
 		...plan.steps.flatMap((step) => stepCues(plan, step)),
-		...plan.services.flatMap((s) => courseCues(s))
+		...plan.services.flatMap((s) => courseCues(plan, s))
 	];
 	return cues.sort((a, b) => a.at - b.at || rank[a.kind] - rank[b.kind]);
 }
 
-function courseCues({ course, at, plating, warm, cook }: Plan['services'][number]): readonly Cue[] {
-	const common = { part: undefined, step: undefined, course, hand: undefined, cook };
-	const serve: Cue = { ...common, id: `${course}#serve`, kind: 'serve', at, until: at };
-	const plate: Cue = { ...common, id: `${course}#plate`, kind: 'plate', at: plating, until: at };
+function courseCues(plan: Plan, service: Plan['services'][number]): readonly Cue[] {
+	const { course, warm } = service;
+	const common = { part: undefined, step: undefined, course, hand: undefined };
+	const platings = platingsOf(plan, service);
 	const heat: Cue[] =
-		warm === undefined ? [] : [{ ...common, id: `${course}#warm`, kind: 'warm', at: warm, until: warm }];
-	return [...heat, ...(plating >= at ? [] : [plate]), serve];
+		warm === undefined
+			? []
+			: [{ ...common, cook: platings[0]?.cooks[0], id: `${course}#warm`, kind: 'warm', at: warm, until: warm }];
+	const lastOut = platings.findLastIndex((p) => p.goesOut);
+	return [
+		...heat,
+		...platings.flatMap(({ from, to, cooks, goesOut }, k): Cue[] => {
+			const here = { ...common, plating: k };
+			const plate = (cooks.length > 0 ? cooks : [undefined]).map((cook, c): Cue => {
+				const id = `${course}#plate${k > 0 ? `-${k + 1}` : ''}${c > 0 ? `-${cook ?? ''}` : ''}`;
+				return { ...here, cook, id, kind: 'plate', at: from, until: to };
+			});
+			// A course is served when its last plates are.
+			const id = k === lastOut ? `${course}#serve` : `${course}#serve-${k + 1}`;
+			const serve: Cue = { ...here, cook: cooks[0], id, kind: 'serve', at: to, until: to };
+			return [...(from >= to ? [] : plate), ...(goesOut ? [serve] : [])];
+		})
+	];
 }
 
 function ovenCues(plan: Plan, { lane, points }: Plan['terrain'][number]): readonly Cue[] {

@@ -45,7 +45,14 @@ export function forecastOf(facts: Facts, now: number): Forecast {
 		const own = plan.parts.filter((p) => p.course === service.course);
 		const slip = Math.max(0, ...own.map((p) => readyAt(p.id, steps, p.ready) - p.plated));
 		const warm = service.warm === undefined ? {} : { warm: service.warm + slip };
-		return { ...service, at: service.at + slip, plating: service.plating + slip, ...warm };
+		const platings = service.platings?.map((p) => ({ ...p, from: p.from + slip, to: p.to + slip }));
+		return {
+			...service,
+			at: service.at + slip,
+			plating: service.plating + slip,
+			...warm,
+			...(platings ? { platings } : {})
+		};
 	});
 	const isSame = steps.every((s, i) => s === plan.steps[i]) && services.every((s, i) => s.at === plan.services[i]?.at);
 	return { plan: isSame ? plan : { ...plan, steps, services }, begun };

@@ -39,10 +39,28 @@ const warmPlates = (plan: Plan): CueWords => ({
 	cautions: []
 });
 
+/** How many plates, where they go out in waves. */
+function wordPlates({ plating = 0, course }: Cue, plan: Plan): string {
+	const all = plan.services.find((s) => s.course === course)?.platings ?? [];
+	const isInWaves = all.filter((p) => p.goesOut).length > 1;
+	const plates = all[plating]?.plates;
+	if (!isInWaves || plates === undefined) return '';
+	return plating === 0 ? `, the first ${plates} plates` : `, ${plates} more plates`;
+}
+
+/** Which parts, where something else is done between them. */
+function wordParts({ plating = 0, course }: Cue, plan: Plan): string | undefined {
+	const all = plan.services.find((s) => s.course === course)?.platings ?? [];
+	const own = all[plating]?.parts;
+	if (own === undefined || all.every((p) => p.goesOut)) return undefined;
+	return own.map((id) => plan.parts.find((p) => p.id === id)?.name ?? id).join(', ');
+}
+
 export function wordCue(cue: Cue, plan: Plan): CueWords {
 	const course = plan.services.find((s) => s.course === cue.course)?.name ?? plan.name;
-	if (cue.kind === 'serve') return { ...atThePass, say: `Serve: ${course}` };
-	if (cue.kind === 'plate') return { ...atThePass, say: `Plate up: ${course}` };
+	if (cue.kind === 'serve') return { ...atThePass, say: `Serve: ${course}${wordPlates(cue, plan)}` };
+	if (cue.kind === 'plate')
+		return { ...atThePass, say: `Plate up: ${wordParts(cue, plan) ?? course}${wordPlates(cue, plan)}` };
 	if (cue.kind === 'warm') return warmPlates(plan);
 	const step = plan.steps.find((s) => s.id === cue.step);
 	if (!step) return { say: '', where: '', sign: undefined, cautions: [] };

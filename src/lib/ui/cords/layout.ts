@@ -1,5 +1,5 @@
 // Plan and axis → lanes, cords, beads, knots: everything the drawing shows, as numbers. u runs with time, v across lanes.
-import type { Lane, PlannedPart } from '../../core/model/plan';
+import { platingsOf, type Lane, type PlannedPart } from '../../core/model/plan';
 import { laneRow } from '../../core/model/stations';
 import type { SpokenPlan, SpokenStep } from '../../core/words/speak';
 import { formatClock, formatDuration } from '../../core/units/time';
@@ -284,12 +284,15 @@ export function layoutCords(plan: SpokenPlan, axis: TimeAxis, sizes: Sizes, slac
 			})
 		),
 		...plan.services
-			.filter((s) => s.plating < s.at)
-			.map((s): HandPiece => {
-				const v = rowOf.get(s.cook ?? '') ?? handsTop;
-				const common = { part: undefined, tone: undefined, isWhole: true, v };
-				return { ...common, u0: axis.u(s.plating), u1: axis.u(s.at) };
-			})
+			.flatMap((s) => platingsOf(plan, s))
+			.filter((p) => p.from < p.to)
+			.flatMap((p) =>
+				(p.cooks.length > 0 ? p.cooks : ['']).map((cook): HandPiece => {
+					const v = rowOf.get(cook) ?? handsTop;
+					const common = { part: undefined, tone: undefined, isWhole: true, v };
+					return { ...common, u0: axis.u(p.from), u1: axis.u(p.to) };
+				})
+			)
 	];
 	return {
 		length: axis.length,

@@ -60,7 +60,7 @@ const ovenToast: Technique = {
 		}
 	],
 	vessels: [],
-	plate: { step: 'toast', perPlate: 3, ...held('toast'), keep: 'standing, not stacked' }
+	plate: { step: 'toast', perPlate: 5, ...held('toast'), keep: 'standing, not stacked' }
 };
 
 const filterCoffee: Technique = {
@@ -111,7 +111,7 @@ const filterCoffee: Technique = {
 		}
 	],
 	vessels: [{ kind: 'saucepan', from: 'water', to: 'pour' }],
-	plate: { step: 'pour', perPlate: 5, free: 180, rate: 2, most: 900, keep: 'in a warmed jug, lidded' }
+	plate: { step: 'pour', perPlate: 7, free: 180, rate: 2, most: 900, keep: 'in a warmed jug, lidded' }
 };
 
 const flatbreadWarm: Technique = {
@@ -136,7 +136,7 @@ const flatbreadWarm: Technique = {
 		)
 	],
 	vessels: vessels(['tray', 'warm', 'warm']),
-	plate: plated('warm', 3, 'flatbread')
+	plate: plated('warm', 5, 'flatbread')
 };
 
 const flatbreadPan: Technique = {
@@ -174,7 +174,7 @@ const flatbreadPan: Technique = {
 	],
 	vessels: vessels(['frying pan', 'hot', 'bake']),
 	ahead: early('prove', 'dough', 'oiled, covered, in the cold'),
-	plate: plated('bake', 3, 'flatbread')
+	plate: plated('bake', 5, 'flatbread')
 };
 
 const flatbreadFire: Technique = {
@@ -238,7 +238,7 @@ const garlicBread: Technique = {
 		)
 	],
 	vessels: vessels(['tray', 'broil', 'broil']),
-	plate: plated('broil', 3, 'toast')
+	plate: plated('broil', 5, 'toast')
 };
 
 const table: Technique = {
@@ -278,7 +278,7 @@ const table: Technique = {
 		})
 	],
 	vessels: vessels(['saucepan', 'warm', 'set']),
-	plate: { step: 'set', perPlate: 2, free: 120, rate: 1, most: 900, keep: 'warm bowls covered' }
+	plate: { step: 'set', perPlate: 4, free: 120, rate: 1, most: 900, keep: 'warm bowls covered' }
 };
 
 const drink = (
@@ -312,7 +312,7 @@ const drink = (
 		)
 	],
 	vessels: vessels(['saucepan', 'water', 'draw']),
-	plate: { step: 'draw', perPlate: 5, free: 240, rate: 2, most: 1200, keep: 'in a warmed jug, lidded' }
+	plate: { step: 'draw', perPlate: 7, free: 240, rate: 2, most: 1200, keep: 'in a warmed jug, lidded' }
 });
 
 const tea = drink(
@@ -364,7 +364,7 @@ const chocolate: Technique = {
 		)
 	],
 	vessels: vessels(['saucepan', 'whisk', 'whisk']),
-	plate: { step: 'whisk', perPlate: 5, free: 240, rate: 2, most: 1200, keep: 'lid on, low' }
+	plate: { step: 'whisk', perPlate: 7, free: 240, rate: 2, most: 1200, keep: 'lid on, low' }
 };
 
 export const breadsAndDrinks: readonly Technique[] = [

@@ -130,7 +130,7 @@ const duckBreast: Technique = {
 		{ kind: 'frying pan', from: 'sear', to: 'sear' },
 		{ kind: 'tray', from: 'roast', to: 'roast' }
 	],
-	plate: { step: 'carve', perPlate: 5, ...held('seared meat') }
+	plate: { step: 'carve', perPlate: 7, ...held('seared meat') }
 };
 
 const duckFurther: Technique = {
@@ -159,7 +159,7 @@ const duckFurther: Technique = {
 			id: 'rest',
 			say: 'Rest the last breast',
 			kind: 'rest',
-			time: { shortest: 240, usual: 300, longest: 480 },
+			time: { shortest: 180, usual: 240, longest: 420 },
 			hands: none,
 			after: [{ step: 'roast-on', least: 0, most: 0 }]
 		},
@@ -174,7 +174,7 @@ const duckFurther: Technique = {
 		}
 	],
 	vessels: [{ kind: 'tray', from: 'roast-on', to: 'roast-on' }],
-	plate: { step: 'carve', perPlate: 5, ...held('seared meat') }
+	plate: { step: 'carve', perPlate: 7, ...held('seared meat') }
 };
 
 export const ducks: readonly Technique[] = [duckBreast, duckFurther];

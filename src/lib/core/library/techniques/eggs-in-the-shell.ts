@@ -94,7 +94,7 @@ const boiledHot: Technique = {
 	steps: boiled(false),
 	vessels: vessels(['saucepan', 'water', 'boil']),
 	ahead: early('peel', 'soft or marinated eggs', 'in their shells or peeled, in cold water'),
-	plate: { step: 'peel', perPlate: 4, free: 900, rate: 1, most: 3600, keep: 'in lukewarm water' }
+	plate: { step: 'peel', perPlate: 6, free: 900, rate: 1, most: 3600, keep: 'in lukewarm water' }
 };
 
 const boiledCold: Technique = {
@@ -158,7 +158,7 @@ const bathEggs: Technique = {
 		prepares('crack', 'Crack the eggs onto a spoon', 60, 1, { after: ['thicken:1800'] })
 	],
 	vessels: [],
-	plate: plated('crack', 6, 'soft egg')
+	plate: plated('crack', 8, 'soft egg')
 };
 
 const coated: Technique = {
@@ -206,7 +206,7 @@ const coated: Technique = {
 		})
 	],
 	vessels: vessels(['saucepan', 'water', 'boil'], ['pot', 'oil', 'fry']),
-	plate: plated('fry', 5, 'fried crust')
+	plate: plated('fry', 7, 'fried crust')
 };
 
 const marinated: Technique = {
@@ -237,7 +237,7 @@ const marinated: Technique = {
 	],
 	vessels: vessels(['saucepan', 'water', 'boil']),
 	ahead: early('marinate', 'soft or marinated eggs', 'in their marinade, in the cold'),
-	plate: { step: 'marinate', perPlate: 6, free: 3600, rate: 1, most: 14_400, keep: 'in the cold' }
+	plate: { step: 'marinate', perPlate: 8, free: 3600, rate: 1, most: 14_400, keep: 'in the cold' }
 };
 
 export const shellEggs: readonly Technique[] = [boiledHot, boiledCold, bathEggs, coated, marinated];

@@ -180,7 +180,7 @@ const sunnyEggs: Technique = {
 		}
 	],
 	vessels: [{ kind: 'frying pan', from: 'fry', to: 'fry' }],
-	plate: { step: 'fry', perPlate: 4, ...held('soft egg') }
+	plate: { step: 'fry', perPlate: 6, ...held('soft egg') }
 };
 
 const turnedEgg: Technique = {
@@ -211,7 +211,7 @@ const turnedEgg: Technique = {
 		}
 	],
 	vessels: [{ kind: 'frying pan', from: 'fry', to: 'fry' }],
-	plate: { step: 'fry', perPlate: 3, free: 120, rate: 2, most: 480, keep: 'on a warm plate, covered' }
+	plate: { step: 'fry', perPlate: 5, free: 120, rate: 2, most: 480, keep: 'on a warm plate, covered' }
 };
 
 /** So many eggs for each, broken and beaten. */
@@ -287,7 +287,7 @@ const poached: Technique = {
 		finishes('trim', 'Trim and blot the eggs', 40, 0.9, { after: ['poach:60', 'swirl:60'] })
 	],
 	vessels: vessels(['pot', 'water', 'trim']),
-	plate: plated('trim', 5, 'soft egg')
+	plate: plated('trim', 7, 'soft egg')
 };
 
 const poachedCups: Technique = {
@@ -323,7 +323,7 @@ const poachedCups: Technique = {
 		)
 	],
 	vessels: vessels(['pot', 'water', 'poach'], ['cups', 'break', 'poach']),
-	plate: plated('poach', 5, 'soft egg')
+	plate: plated('poach', 7, 'soft egg')
 };
 
 const lidded: Technique = {
@@ -353,7 +353,7 @@ const lidded: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'fry', 'fry']),
-	plate: plated('fry', 4, 'soft egg')
+	plate: plated('fry', 6, 'soft egg')
 };
 
 const scrambled = (id: string, name: string, isSlow: boolean): Technique => ({
@@ -385,7 +385,7 @@ const scrambled = (id: string, name: string, isSlow: boolean): Technique => ({
 		)
 	],
 	vessels: vessels([isSlow ? 'saucepan' : 'frying pan', 'cook', 'cook']),
-	plate: plated('cook', 5, 'soft egg')
+	plate: plated('cook', 7, 'soft egg')
 });
 
 const scrambledSoft = scrambled('scrambled-eggs', 'Scrambled eggs, fast and soft', false);
@@ -422,7 +422,7 @@ const omelette = (id: string, name: string, isBrown: boolean, about_: string): T
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fold']),
-	plate: plated('fold', 5, 'soft egg')
+	plate: plated('fold', 7, 'soft egg')
 });
 
 const omelettePale = omelette(
@@ -458,7 +458,7 @@ const folded: Technique = {
 		})
 	],
 	vessels: vessels(['frying pan', 'cook', 'cook']),
-	plate: plated('cook', 5, 'soft egg')
+	plate: plated('cook', 7, 'soft egg')
 };
 
 const baked: Technique = {
@@ -491,7 +491,7 @@ const baked: Technique = {
 		)
 	],
 	vessels: vessels(['cups', 'fill', 'bake'], ['tray', 'bake', 'bake']),
-	plate: plated('bake', 6, 'soft egg')
+	plate: plated('bake', 8, 'soft egg')
 };
 
 const custard: Technique = {
@@ -526,7 +526,7 @@ const custard: Technique = {
 		)
 	],
 	vessels: vessels(['pot', 'water', 'steam'], ['steamer basket', 'steam', 'steam'], ['cups', 'strain', 'steam']),
-	plate: { step: 'steam', perPlate: 5, free: 600, rate: 1, most: 1800, keep: 'covered, in the warm steam' }
+	plate: { step: 'steam', perPlate: 7, free: 600, rate: 1, most: 1800, keep: 'covered, in the warm steam' }
 };
 
 const friedPan: Technique = {
@@ -574,7 +574,7 @@ const friedPan: Technique = {
 		does('rest', 'rest', 'Let the omelette settle', about(300), none, { after: ['bake:0'] })
 	],
 	vessels: vessels(['dish', 'mix', 'rest']),
-	plate: plated('rest', 6, 'mash, braise, gratin')
+	plate: plated('rest', 8, 'mash, braise, gratin')
 };
 
 export const eggWays: readonly Technique[] = [

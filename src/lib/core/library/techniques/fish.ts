@@ -102,7 +102,7 @@ const fishPan: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('fry', 5, 'fish')
+	plate: plated('fry', 7, 'fish')
 };
 
 const fishOven: Technique = {
@@ -133,7 +133,7 @@ const fishOven: Technique = {
 		)
 	],
 	vessels: vessels(['tray', 'bake', 'bake']),
-	plate: plated('bake', 5, 'fish')
+	plate: plated('bake', 7, 'fish')
 };
 
 const fishSteamed: Technique = {
@@ -173,7 +173,7 @@ const fishSteamed: Technique = {
 		)
 	],
 	vessels: [],
-	plate: plated('steam', 5, 'fish')
+	plate: plated('steam', 7, 'fish')
 };
 
 const fishPoached: Technique = {
@@ -215,7 +215,7 @@ const fishPoached: Technique = {
 		)
 	],
 	vessels: vessels(['pot', 'water', 'poach']),
-	plate: plated('poach', 6, 'fish')
+	plate: plated('poach', 8, 'fish')
 };
 
 const salmonSlow: Technique = {
@@ -246,7 +246,7 @@ const salmonSlow: Technique = {
 		)
 	],
 	vessels: vessels(['tray', 'bake', 'bake']),
-	plate: plated('bake', 5, 'fish')
+	plate: plated('bake', 7, 'fish')
 };
 
 const salmonGrill: Technique = {
@@ -307,7 +307,7 @@ const prawns: Technique = {
 		)
 	],
 	vessels: [],
-	plate: plated('fry', 5, 'fish')
+	plate: plated('fry', 7, 'fish')
 };
 
 export const fishes: readonly Technique[] = [

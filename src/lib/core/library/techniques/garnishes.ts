@@ -55,7 +55,7 @@ const pickles: Technique = {
 	],
 	vessels: vessels(['saucepan', 'brine', 'brine']),
 	ahead: early('steep', 'quick pickles', 'in their brine, in the cold'),
-	plate: { step: 'steep', perPlate: 3, free: 7200, rate: 1, most: 14_400, keep: 'in the brine' }
+	plate: { step: 'steep', perPlate: 5, free: 7200, rate: 1, most: 14_400, keep: 'in the brine' }
 };
 
 const crumbs: Technique = {
@@ -75,7 +75,7 @@ const crumbs: Technique = {
 		})
 	],
 	vessels: vessels(['frying pan', 'fry', 'fry']),
-	plate: { step: 'fry', perPlate: 2, free: 3600, rate: 1, most: 10_800, keep: 'on paper, uncovered' }
+	plate: { step: 'fry', perPlate: 4, free: 3600, rate: 1, most: 10_800, keep: 'on paper, uncovered' }
 };
 
 const nuts: Technique = {
@@ -102,7 +102,7 @@ const nuts: Technique = {
 		prepares('chop', 'Chop the nuts', 60, 0.5, { after: ['toast:7200'] })
 	],
 	vessels: vessels(['tray', 'toast', 'toast']),
-	plate: { step: 'chop', perPlate: 2, free: 7200, rate: 1, most: 14_400, keep: 'in a jar' }
+	plate: { step: 'chop', perPlate: 4, free: 7200, rate: 1, most: 14_400, keep: 'in a jar' }
 };
 
 const friedHerbs: Technique = {
@@ -124,7 +124,7 @@ const friedHerbs: Technique = {
 		})
 	],
 	vessels: vessels(['frying pan', 'fry', 'fry']),
-	plate: plated('fry', 1, 'fried herbs')
+	plate: plated('fry', 3, 'fried herbs')
 };
 
 const cut = (
@@ -145,7 +145,7 @@ const cut = (
 	...(ingredients ? { ingredients } : {}),
 	steps: [prepares('cut', say, seconds, 0.7)],
 	vessels: [],
-	plate: { step: 'cut', perPlate: 2, free: 1800, rate: 1, most: 7200, keep: 'under a damp cloth' }
+	plate: { step: 'cut', perPlate: 4, free: 1800, rate: 1, most: 7200, keep: 'under a damp cloth' }
 });
 
 const citrus = cut(

@@ -77,7 +77,7 @@ const risotto: Technique = {
 		})
 	],
 	vessels: vessels(['saucepan', 'stock', 'stir'], ['pot', 'stir', 'finish']),
-	plate: { step: 'finish', perPlate: 6, free: 60, rate: 3, most: 360, keep: 'lid on, loosened with stock' }
+	plate: { step: 'finish', perPlate: 8, free: 60, rate: 3, most: 360, keep: 'lid on, loosened with stock' }
 };
 
 const pilaf: Technique = {
@@ -132,7 +132,7 @@ const pilaf: Technique = {
 		})
 	],
 	vessels: vessels(['pot', 'toast', 'rest']),
-	plate: plated('rest', 5, 'mash, braise, gratin')
+	plate: plated('rest', 7, 'mash, braise, gratin')
 };
 
 /** Soaked in boiling water, off the heat. */
@@ -165,7 +165,7 @@ const steeped = (
 		does('loosen', 'finish', `Loosen the ${makes} with a fork`, about(60, 0.3), whole, { after: ['soak:1800'] })
 	],
 	vessels: vessels(['saucepan', 'water', 'loosen']),
-	plate: plated('loosen', 5, 'mash, braise, gratin')
+	plate: plated('loosen', 7, 'mash, braise, gratin')
 });
 const couscous = steeped('couscous', 'Couscous', 'couscous', 8, 0.09, ['semolina', 'quick']);
 const bulgur = steeped('bulgur', 'Bulgur', 'bulgur', 20, 0.12, ['wheat', 'grain']);
@@ -226,7 +226,7 @@ const pulses = (
 	],
 	vessels: vessels(['pot', 'simmer', 'dress']),
 	ahead: early('simmer', 'cooked dishes, mash, stock', 'cooled fast, in their broth, in the cold', [0.15]),
-	plate: plated('dress', 5, 'mash, braise, gratin')
+	plate: plated('dress', 7, 'mash, braise, gratin')
 });
 const beans = pulses(
 	'beans-dried',
@@ -283,7 +283,7 @@ const freshPasta: Technique = {
 	],
 	vessels: vessels(['pot', 'water', 'toss']),
 	ahead: early('roll', 'dough', 'floured, covered, in the cold'),
-	plate: plated('toss', 5, 'greens')
+	plate: plated('toss', 7, 'greens')
 };
 
 const dumplings: Technique = {
@@ -324,7 +324,7 @@ const dumplings: Technique = {
 	],
 	vessels: vessels(['pot', 'water', 'boil']),
 	ahead: early('fold', 'raw mince, poultry, fish', 'floured, apart, in the cold'),
-	plate: plated('boil', 6, 'greens')
+	plate: plated('boil', 8, 'greens')
 };
 
 const bakedPasta: Technique = {
@@ -384,7 +384,7 @@ const bakedPasta: Technique = {
 	],
 	vessels: vessels(['saucepan', 'sauce', 'sauce'], ['dish', 'layer', 'rest']),
 	ahead: early('layer', 'cooked dishes, mash, stock', 'layered, covered, in the cold'),
-	plate: plated('rest', 8, 'mash, braise, gratin')
+	plate: plated('rest', 10, 'mash, braise, gratin')
 };
 
 export const grainsAndPulses: readonly Technique[] = [

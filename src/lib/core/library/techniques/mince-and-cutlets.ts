@@ -85,7 +85,7 @@ const patties: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('fry', 8, 'seared meat')
+	plate: plated('fry', 10, 'seared meat')
 };
 
 const sausages: Technique = {
@@ -126,7 +126,7 @@ const sausages: Technique = {
 		)
 	],
 	vessels: vessels(['tray', 'roast', 'roast']),
-	plate: plated('roast', 4, 'seared meat')
+	plate: plated('roast', 6, 'seared meat')
 };
 
 const sausagesPan: Technique = {
@@ -159,7 +159,7 @@ const sausagesPan: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'fry', 'fry']),
-	plate: plated('fry', 4, 'seared meat')
+	plate: plated('fry', 6, 'seared meat')
 };
 
 const cutlet: Technique = {
@@ -206,7 +206,7 @@ const cutlet: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('fry', 6, 'fried crust')
+	plate: plated('fry', 8, 'fried crust')
 };
 
 const turkey: Technique = {
@@ -271,7 +271,7 @@ const turkey: Technique = {
 		handles('slice', 'Carve the turkey', 'carve a portion', 1, { after: ['check:1200'] })
 	],
 	vessels: vessels(['tray', 'roast', 'rest']),
-	plate: plated('slice', 6, 'roast')
+	plate: plated('slice', 8, 'roast')
 };
 
 const stirFry: Technique = {
@@ -312,7 +312,7 @@ const stirFry: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('fry', 6, 'greens')
+	plate: plated('fry', 8, 'greens')
 };
 
 const steakGriddle: Technique = {
@@ -372,7 +372,7 @@ const steakGriddle: Technique = {
 		'none'
 	),
 	vessels: [],
-	plate: plated('slice', 5, 'seared meat')
+	plate: plated('slice', 7, 'seared meat')
 };
 
 const tofuBaked: Technique = {
@@ -412,7 +412,7 @@ const tofuBaked: Technique = {
 		)
 	],
 	vessels: vessels(['tray', 'bake', 'bake']),
-	plate: plated('bake', 5, 'roast vegetables')
+	plate: plated('bake', 7, 'roast vegetables')
 };
 
 const beanPatties: Technique = {
@@ -454,7 +454,7 @@ const beanPatties: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('fry', 6, 'fried crust')
+	plate: plated('fry', 8, 'fried crust')
 };
 
 export const minceAndCutlets: readonly Technique[] = [

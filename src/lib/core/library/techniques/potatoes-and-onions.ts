@@ -67,7 +67,7 @@ const baked: Technique = {
 		finishes('open', 'Open the potatoes, butter in', 30, 0.8, { after: ['bake:900'] })
 	],
 	vessels: vessels(['tray', 'bake', 'open']),
-	plate: plated('open', 5, 'roast vegetables')
+	plate: plated('open', 7, 'roast vegetables')
 };
 
 const ovenFries: Technique = {
@@ -120,7 +120,7 @@ const ovenFries: Technique = {
 		finishes('season', 'Salt the fries', 20, 0.3, { after: ['bake:30'] })
 	],
 	vessels: vessels(['tray', 'bake', 'season']),
-	plate: plated('season', 4, 'fried crust')
+	plate: plated('season', 6, 'fried crust')
 };
 
 const potFries: Technique = {
@@ -193,7 +193,7 @@ const potFries: Technique = {
 	],
 	vessels: vessels(['saucepan', 'water', 'boil'], ['pot', 'oil', 'fry']),
 	ahead: early('cool', 'cooked dishes, mash, stock', 'spread out, in the cold, uncovered'),
-	plate: plated('season', 4, 'fried crust')
+	plate: plated('season', 6, 'fried crust')
 };
 
 const caramel: Technique = {
@@ -235,7 +235,7 @@ const caramel: Technique = {
 	],
 	vessels: vessels(['pot', 'brown', 'brown']),
 	ahead: early('brown', 'cooked dishes, mash, stock', 'cooled, in the cold', [0.04, true]),
-	plate: plated('brown', 4, 'mash, braise, gratin')
+	plate: plated('brown', 6, 'mash, braise, gratin')
 };
 
 export const potatoesAndOnions: readonly Technique[] = [baked, ovenFries, potFries, caramel];

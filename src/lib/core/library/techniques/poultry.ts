@@ -126,7 +126,7 @@ const chickenPan: Technique = {
 		carves('breasts', 'check:420')
 	],
 	vessels: vessels(['frying pan', 'sear', 'sear'], ['tray', 'roast', 'roast']),
-	plate: plated('slice', 5, 'seared meat')
+	plate: plated('slice', 7, 'seared meat')
 };
 
 const chickenPoached: Technique = {
@@ -174,7 +174,7 @@ const chickenPoached: Technique = {
 		carves('breasts', 'poach:600')
 	],
 	vessels: vessels(['pot', 'water', 'poach']),
-	plate: plated('slice', 5, 'seared meat')
+	plate: plated('slice', 7, 'seared meat')
 };
 
 const chickenBath: Technique = {
@@ -240,7 +240,7 @@ const chickenBath: Technique = {
 		carves('breasts', 'crisp:300')
 	],
 	vessels: vessels(['frying pan', 'hot', 'crisp']),
-	plate: plated('slice', 5, 'seared meat')
+	plate: plated('slice', 7, 'seared meat')
 };
 
 const thighs: Technique = {
@@ -300,7 +300,7 @@ const thighs: Technique = {
 		checks('thighs')
 	],
 	vessels: vessels(['tray', 'roast', 'check']),
-	plate: plated('check', 4, 'roast')
+	plate: plated('check', 6, 'roast')
 };
 
 const wholeBird: Technique = {
@@ -370,7 +370,7 @@ const wholeBird: Technique = {
 		handles('carve', 'Carve the bird', 'carve a portion', 2, { after: ['check:1200'] })
 	],
 	vessels: vessels(['tray', 'roast', 'rest']),
-	plate: plated('carve', 6, 'roast')
+	plate: plated('carve', 8, 'roast')
 };
 
 const tofu: Technique = {
@@ -414,7 +414,7 @@ const tofu: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('fry', 5, 'fried crust')
+	plate: plated('fry', 7, 'fried crust')
 };
 
 export const poultry: readonly Technique[] = [chickenPan, chickenPoached, chickenBath, thighs, wholeBird, tofu];

@@ -103,7 +103,7 @@ const lambRack: Technique = {
 		handles('slice', 'Carve the racks between the bones', 'carve a portion', 1.5, { after: ['rest:600'] })
 	],
 	vessels: vessels(['frying pan', 'hot', 'sear'], ['tray', 'roast', 'roast']),
-	plate: plated('slice', 8, 'seared meat')
+	plate: plated('slice', 10, 'seared meat')
 };
 
 const long = (
@@ -208,7 +208,7 @@ const long = (
 	vessels: isSeared
 		? vessels(['frying pan', 'hot', 'sear'], ['tray', 'roast', 'rest'])
 		: vessels(['tray', 'roast', 'rest']),
-	plate: plated('slice', 6, 'roast')
+	plate: plated('slice', 8, 'roast')
 });
 
 const tenderloin = long(
@@ -282,7 +282,7 @@ const bacon = (id: string, name: string, about_: string, cook: Step, kit: Techni
 	ingredients: takes(['bacon', 60, 'g', 'lay', 'm']),
 	steps: [prepares('lay', 'Lay out the bacon', 60, 0.8), cook],
 	vessels: kit,
-	plate: { step: 'cook', perPlate: 3, free: 300, rate: 1, most: 1200, keep: 'on paper, warm' }
+	plate: { step: 'cook', perPlate: 5, free: 300, rate: 1, most: 1200, keep: 'on paper, warm' }
 });
 
 const baconOven = bacon(
@@ -402,7 +402,7 @@ const meatballs: Technique = {
 		how: 'cooled fast and shallow, in the cold',
 		reheat: { kilograms: each(0.26) }
 	},
-	plate: plated('simmer', 5, 'mash, braise, gratin')
+	plate: plated('simmer', 7, 'mash, braise, gratin')
 };
 
 const coldBeef: Technique = {
@@ -488,7 +488,7 @@ const coldBeef: Technique = {
 		source: 'cooked dishes, mash, stock: USDA/FMI storage guide, at 4 °C',
 		how: 'whole, wrapped, in the cold'
 	},
-	plate: { step: 'slice', perPlate: 6, free: 1800, rate: 1, most: 5400, keep: 'covered, cool' }
+	plate: { step: 'slice', perPlate: 8, free: 1800, rate: 1, most: 5400, keep: 'covered, cool' }
 };
 
 export const wholeCuts: readonly Technique[] = [

@@ -66,7 +66,7 @@ const plumPanSauce: Technique = {
 		}
 	],
 	vessels: [{ kind: 'frying pan', from: 'reduce', to: 'reduce' }],
-	plate: { step: 'reduce', perPlate: 3, ...held('pan sauce'), keep: 'in the pan, lid on, off the heat' }
+	plate: { step: 'reduce', perPlate: 5, ...held('pan sauce'), keep: 'in the pan, lid on, off the heat' }
 };
 
 const shallotCrumbs: Technique = {
@@ -105,7 +105,7 @@ const shallotCrumbs: Technique = {
 		}
 	],
 	vessels: [{ kind: 'frying pan', from: 'fry', to: 'fry' }],
-	plate: { step: 'fry', perPlate: 2, free: 1800, rate: 1, most: 5400, keep: 'on paper, uncovered' }
+	plate: { step: 'fry', perPlate: 4, free: 1800, rate: 1, most: 5400, keep: 'on paper, uncovered' }
 };
 
 const friedSage: Technique = {
@@ -140,7 +140,7 @@ const friedSage: Technique = {
 		}
 	],
 	vessels: [{ kind: 'saucepan', from: 'fry', to: 'fry' }],
-	plate: { step: 'fry', perPlate: 1, ...held('fried herbs'), keep: 'on paper, salted' }
+	plate: { step: 'fry', perPlate: 3, ...held('fried herbs'), keep: 'on paper, salted' }
 };
 
 const herbYogurt: Technique = {
@@ -175,7 +175,7 @@ const herbYogurt: Technique = {
 		}
 	],
 	vessels: [],
-	plate: { step: 'chill', perPlate: 4, free: 3600, rate: 1, most: 14_400, keep: 'in the cold, covered' }
+	plate: { step: 'chill', perPlate: 6, free: 3600, rate: 1, most: 14_400, keep: 'in the cold, covered' }
 };
 
 const inTheCold = { free: 3600, rate: 1, most: 14_400, keep: 'in the cold, covered' } as const;
@@ -204,7 +204,7 @@ const herbSauce: Technique = {
 	],
 	vessels: [],
 	ahead: early('pound', 'raw garlic or herbs under oil', 'under a film of oil, in the cold'),
-	plate: { step: 'pound', perPlate: 4, ...inTheCold }
+	plate: { step: 'pound', perPlate: 6, ...inTheCold }
 };
 
 const vinaigrette: Technique = {
@@ -223,7 +223,7 @@ const vinaigrette: Technique = {
 	steps: [prepares('shake', 'Shake the dressing, taste', 180, 0.3)],
 	vessels: [],
 	ahead: early('shake', 'dressings without garlic', 'in a jar, in the cold'),
-	plate: { step: 'shake', perPlate: 3, ...inTheCold }
+	plate: { step: 'shake', perPlate: 5, ...inTheCold }
 };
 
 const panSauce: Technique = {
@@ -264,7 +264,7 @@ const panSauce: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'reduce', 'reduce']),
-	plate: { ...plated('reduce', 3, 'pan sauce'), keep: 'in the pan, lid on, off the heat' }
+	plate: { ...plated('reduce', 5, 'pan sauce'), keep: 'in the pan, lid on, off the heat' }
 };
 
 const reduction: Technique = {
@@ -297,7 +297,7 @@ const reduction: Technique = {
 	],
 	vessels: vessels(['saucepan', 'reduce', 'finish']),
 	ahead: early('reduce', 'cooked dishes, mash, stock', 'cooled fast, in the cold; boil it up again'),
-	plate: plated('finish', 3, 'pan sauce')
+	plate: plated('finish', 5, 'pan sauce')
 };
 
 const emulsion: Technique = {
@@ -338,7 +338,7 @@ const emulsion: Technique = {
 		})
 	],
 	vessels: vessels(['saucepan', 'melt', 'whisk']),
-	plate: plated('whisk', 4, 'butter emulsion')
+	plate: plated('whisk', 6, 'butter emulsion')
 };
 
 const mayonnaise: Technique = {
@@ -362,7 +362,7 @@ const mayonnaise: Technique = {
 	],
 	vessels: [],
 	ahead: early('whisk', 'raw-egg sauces', 'covered, in the cold'),
-	plate: { step: 'whisk', perPlate: 3, ...inTheCold }
+	plate: { step: 'whisk', perPlate: 5, ...inTheCold }
 };
 
 const flavouredOil: Technique = {
@@ -388,7 +388,7 @@ const flavouredOil: Technique = {
 		does('cool', 'chill', 'Let the oil cool', about(900), none, { after: ['infuse:0'] })
 	],
 	vessels: vessels(['saucepan', 'infuse', 'cool']),
-	plate: { step: 'cool', perPlate: 2, free: 7200, rate: 1, most: 14_400, keep: 'covered' }
+	plate: { step: 'cool', perPlate: 4, free: 7200, rate: 1, most: 14_400, keep: 'covered' }
 };
 
 const traySyrup: Technique = {
@@ -419,7 +419,7 @@ const traySyrup: Technique = {
 		)
 	],
 	vessels: vessels(['saucepan', 'reduce', 'reduce']),
-	plate: plated('reduce', 3, 'pan sauce')
+	plate: plated('reduce', 5, 'pan sauce')
 };
 
 const whiteSauce: Technique = {
@@ -453,7 +453,7 @@ const whiteSauce: Technique = {
 	],
 	vessels: vessels(['saucepan', 'cook', 'cook']),
 	ahead: early('cook', 'cooked dishes, mash, stock', 'film on its face, in the cold', [0.11, true]),
-	plate: plated('cook', 3, 'pan sauce')
+	plate: plated('cook', 5, 'pan sauce')
 };
 
 export const sauces: readonly Technique[] = [

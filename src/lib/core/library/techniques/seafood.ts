@@ -126,7 +126,7 @@ const salmonPan: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('fry', 5, 'fish')
+	plate: plated('fry', 7, 'fish')
 };
 
 const scallops: Technique = {
@@ -173,7 +173,7 @@ const scallops: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('fry', 6, 'fish')
+	plate: plated('fry', 8, 'fish')
 };
 
 const tuna: Technique = {
@@ -222,7 +222,7 @@ const tuna: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('fry', 8, 'fish')
+	plate: plated('fry', 10, 'fish')
 };
 
 const squid: Technique = {
@@ -259,7 +259,7 @@ const squid: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('fry', 5, 'fish')
+	plate: plated('fry', 7, 'fish')
 };
 
 const mussels: Technique = {
@@ -313,7 +313,7 @@ const mussels: Technique = {
 		)
 	],
 	vessels: vessels(['pot', 'boil', 'steam']),
-	plate: plated('steam', 8, 'fish')
+	plate: plated('steam', 10, 'fish')
 };
 
 export const seafood: readonly Technique[] = [wholeFish, salmonPan, scallops, tuna, squid, mussels];

@@ -113,7 +113,7 @@ const braise = (s: Slow): Technique => ({
 	],
 	vessels: vessels(['frying pan', 'brown', 'brown'], ['pot', 'braise', 'sauce']),
 	ahead: early('braise', 'cooked dishes, mash, stock', 'cooled fast and shallow, in its sauce, in the cold'),
-	plate: plated('sauce', 8, 'mash, braise, gratin')
+	plate: plated('sauce', 10, 'mash, braise, gratin')
 });
 
 const roots: readonly IngredientRow[] = [
@@ -244,7 +244,7 @@ const belly: Technique = {
 		does('rest', 'rest', 'Rest the belly', about(900), none, { after: ['crackle:0'] })
 	],
 	vessels: vessels(['tray', 'slow', 'rest']),
-	plate: plated('rest', 8, 'roast')
+	plate: plated('rest', 10, 'roast')
 };
 
 const simmered = (
@@ -313,7 +313,7 @@ const simmered = (
 	],
 	vessels: vessels(['pot', 'fry', 'simmer']),
 	ahead: early('simmer', 'cooked dishes, mash, stock', 'cooled fast and shallow, in the cold', [0.35]),
-	plate: plated('simmer', 6, 'mash, braise, gratin')
+	plate: plated('simmer', 8, 'mash, braise, gratin')
 });
 
 const spiced: readonly IngredientRow[] = [

@@ -62,7 +62,7 @@ const tomato: Technique = {
 	],
 	vessels: vessels(['saucepan', 'simmer', 'simmer']),
 	ahead: early('simmer', 'cooked dishes, mash, stock', 'cooled fast, in the cold; boil it up again', [0.12]),
-	plate: plated('simmer', 3, 'pan sauce')
+	plate: plated('simmer', 5, 'pan sauce')
 };
 
 const gravy: Technique = {
@@ -93,7 +93,7 @@ const gravy: Technique = {
 		)
 	],
 	vessels: vessels(['saucepan', 'roux', 'simmer']),
-	plate: plated('simmer', 3, 'pan sauce')
+	plate: plated('simmer', 5, 'pan sauce')
 };
 
 const stock: Technique = {
@@ -151,7 +151,7 @@ const stock: Technique = {
 	],
 	vessels: vessels(['pot', 'simmer', 'cool']),
 	ahead: early('cool', 'cooked dishes, mash, stock', 'in the cold, its fat as a lid; boil it up again', [0.15]),
-	plate: plated('cool', 3, 'pan sauce')
+	plate: plated('cool', 5, 'pan sauce')
 };
 
 const soup: Technique = {
@@ -209,7 +209,7 @@ const soup: Technique = {
 	],
 	vessels: vessels(['pot', 'simmer', 'blend']),
 	ahead: early('blend', 'cooked dishes, mash, stock', 'cooled fast and shallow, in the cold', [0.35]),
-	plate: { step: 'blend', perPlate: 6, free: 900, rate: 1, most: 3600, keep: 'lid on, below the boil' }
+	plate: { step: 'blend', perPlate: 8, free: 900, rate: 1, most: 3600, keep: 'lid on, below the boil' }
 };
 
 const tart: Technique = {
@@ -275,7 +275,7 @@ const tart: Technique = {
 		does('rest', 'rest', 'Let the tart settle', about(900), none, { after: ['bake:0'] })
 	],
 	vessels: vessels(['frying pan', 'sweat', 'sweat'], ['dish', 'line', 'rest']),
-	plate: { step: 'rest', perPlate: 6, free: 1200, rate: 1, most: 3600, keep: 'in its tin, uncovered' }
+	plate: { step: 'rest', perPlate: 8, free: 1200, rate: 1, most: 3600, keep: 'in its tin, uncovered' }
 };
 
 export const soupsAndTarts: readonly Technique[] = [tomato, gravy, stock, soup, tart];

@@ -111,7 +111,7 @@ const roastPotatoes: Technique = {
 	],
 	vessels: vessels(['pot', 'water', 'par'], ['tray', 'roast', 'season']),
 	ahead: early('par', 'cooked dishes, mash, stock', 'par-cooked, spread out, in the cold'),
-	plate: plated('season', 4, 'roast vegetables')
+	plate: plated('season', 6, 'roast vegetables')
 };
 const wedges: Technique = {
 	id: 'potato-wedges',
@@ -151,7 +151,7 @@ const wedges: Technique = {
 		finishes('season', 'Salt the wedges', 30, 0.3, { after: ['bake:60'] })
 	],
 	vessels: vessels(['tray', 'bake', 'season']),
-	plate: plated('season', 4, 'roast vegetables')
+	plate: plated('season', 6, 'roast vegetables')
 };
 const fries: Technique = {
 	id: 'fries-twice',
@@ -224,7 +224,7 @@ const fries: Technique = {
 	],
 	vessels: [],
 	ahead: early('cool', 'cooked dishes, mash, stock', 'spread out, in the cold, uncovered'),
-	plate: plated('season', 4, 'fried crust')
+	plate: plated('season', 6, 'fried crust')
 };
 const crisped: Technique = {
 	id: 'potatoes-pan-crisped',
@@ -279,7 +279,7 @@ const crisped: Technique = {
 	],
 	vessels: vessels(['pot', 'water', 'boil'], ['frying pan', 'hot', 'season']),
 	ahead: early('boil', 'cooked dishes, mash, stock', 'boiled, in the cold'),
-	plate: plated('season', 4, 'roast vegetables')
+	plate: plated('season', 6, 'roast vegetables')
 };
 const mash: Technique = {
 	id: 'potato-mash',
@@ -318,7 +318,7 @@ const mash: Technique = {
 		})
 	],
 	vessels: vessels(['pot', 'water', 'season']),
-	plate: plated('season', 5, 'mash, braise, gratin')
+	plate: plated('season', 7, 'mash, braise, gratin')
 };
 const rootMash: Technique = {
 	...mash,
@@ -373,7 +373,7 @@ const boiledPotatoes: Technique = {
 		finishes('season', 'Toss the potatoes in butter', 40, 0.4, { after: ['boil:300'] })
 	],
 	vessels: vessels(['pot', 'water', 'season']),
-	plate: plated('season', 4, 'mash, braise, gratin')
+	plate: plated('season', 6, 'mash, braise, gratin')
 };
 
 /** Absorbed or boiled: the packet's minutes, which the record will correct. */
@@ -428,7 +428,7 @@ const grain = (
 				})
 	],
 	vessels: vessels([isDrained ? 'pot' : 'saucepan', 'water', 'rest']),
-	plate: plated('rest', 5, isDrained ? 'greens' : 'mash, braise, gratin')
+	plate: plated('rest', 7, isDrained ? 'greens' : 'mash, braise, gratin')
 });
 const rice = grain('rice-absorbed', 'Rice, absorbed', 'rice', 14, ['basmati', 'long grain', 'pilaf'], 65, false);
 const barley = grain('barley', 'Pearl barley', 'pearl barley', 30, ['grain', 'pearled'], 60, true, 60, 4);
@@ -471,7 +471,7 @@ const polenta: Technique = {
 		)
 	],
 	vessels: vessels(['pot', 'water', 'stir']),
-	plate: plated('stir', 5, 'mash, braise, gratin')
+	plate: plated('stir', 7, 'mash, braise, gratin')
 };
 const bakedPotatoes: Technique = {
 	id: 'potatoes-baked-gratin',
@@ -510,7 +510,7 @@ const bakedPotatoes: Technique = {
 	],
 	vessels: vessels(['dish', 'layer', 'rest']),
 	ahead: early('layer', 'cooked dishes, mash, stock', 'layered with its hot cream, in the cold'),
-	plate: plated('rest', 6, 'mash, braise, gratin')
+	plate: plated('rest', 8, 'mash, braise, gratin')
 };
 
 export const starches: readonly Technique[] = [

@@ -111,7 +111,7 @@ const steakPan: Technique = {
 		slices('steaks')
 	],
 	vessels: vessels(['frying pan', 'hot', 'fry']),
-	plate: plated('slice', 5, 'seared meat')
+	plate: plated('slice', 7, 'seared meat')
 };
 
 const steakBasted: Technique = {
@@ -183,7 +183,7 @@ const steakOven: Technique = {
 		slices('steaks')
 	],
 	vessels: vessels(['frying pan', 'hot', 'sear'], ['tray', 'roast', 'roast']),
-	plate: plated('slice', 5, 'seared meat')
+	plate: plated('slice', 7, 'seared meat')
 };
 
 const steakLow: Technique = {
@@ -210,7 +210,7 @@ const steakLow: Technique = {
 		slices('steaks', 'sear', 300)
 	],
 	vessels: vessels(['tray', 'roast', 'wait'], ['frying pan', 'hot', 'sear']),
-	plate: plated('slice', 5, 'seared meat')
+	plate: plated('slice', 7, 'seared meat')
 };
 
 const steakBath: Technique = {
@@ -254,7 +254,7 @@ const steakBath: Technique = {
 		slices('steaks', 'sear', 300)
 	],
 	vessels: vessels(['frying pan', 'hot', 'sear']),
-	plate: plated('slice', 5, 'seared meat')
+	plate: plated('slice', 7, 'seared meat')
 };
 
 const overFire = (
@@ -296,7 +296,7 @@ const overFire = (
 		slices('steaks')
 	],
 	vessels: [],
-	plate: plated('slice', 5, 'seared meat')
+	plate: plated('slice', 7, 'seared meat')
 });
 
 const steakGrill = overFire(

@@ -67,7 +67,7 @@ const custard: Technique = {
 	],
 	vessels: vessels(['cups', 'mix', 'chill'], ['tray', 'bake', 'bake']),
 	ahead: early('chill', 'soft or marinated eggs', 'covered, in the cold'),
-	plate: { step: 'chill', perPlate: 8, free: 1800, rate: 1, most: 7200, keep: 'in the cold' }
+	plate: { step: 'chill', perPlate: 10, free: 1800, rate: 1, most: 7200, keep: 'in the cold' }
 };
 
 const crumble: Technique = {
@@ -110,7 +110,7 @@ const crumble: Technique = {
 		})
 	],
 	vessels: vessels(['dish', 'bake', 'rest']),
-	plate: { step: 'rest', perPlate: 8, free: 1800, rate: 1, most: 5400, keep: 'in its dish' }
+	plate: { step: 'rest', perPlate: 10, free: 1800, rate: 1, most: 5400, keep: 'in its dish' }
 };
 
 const pudding: Technique = {
@@ -161,7 +161,7 @@ const pudding: Technique = {
 	],
 	vessels: vessels(['saucepan', 'melt', 'melt'], ['cups', 'beat', 'bake'], ['tray', 'bake', 'bake']),
 	ahead: early('beat', 'raw-egg sauces', 'in their cups, in the cold'),
-	plate: { step: 'bake', perPlate: 8, free: 60, rate: 3, most: 300, keep: 'they set on: serve at once' }
+	plate: { step: 'bake', perPlate: 10, free: 60, rate: 3, most: 300, keep: 'they set on: serve at once' }
 };
 
 const cake: Technique = {
@@ -198,7 +198,7 @@ const cake: Technique = {
 		})
 	],
 	vessels: vessels(['dish', 'mix', 'cool']),
-	plate: { step: 'cool', perPlate: 6, free: 7200, rate: 1, most: 14_400, keep: 'covered, at room temperature' }
+	plate: { step: 'cool', perPlate: 8, free: 7200, rate: 1, most: 14_400, keep: 'covered, at room temperature' }
 };
 
 const iced: Technique = {
@@ -225,7 +225,7 @@ const iced: Technique = {
 		finishes('scoop', 'Scoop the ice onto cold plates', 90, 0.9, { after: ['soften:300', 'plates'] })
 	],
 	vessels: [],
-	plate: { step: 'scoop', perPlate: 6, free: 0, rate: 5, most: 120, keep: 'in the freezer' }
+	plate: { step: 'scoop', perPlate: 8, free: 0, rate: 5, most: 120, keep: 'in the freezer' }
 };
 
 export const sweets: readonly Technique[] = [custard, crumble, pudding, cake, iced];

@@ -89,7 +89,7 @@ const rootGratin: Technique = {
 		}
 	],
 	vessels: [{ kind: 'dish', from: 'layer', to: 'rest' }],
-	plate: { step: 'rest', perPlate: 6, ...held('mash, braise, gratin'), keep: 'in its dish, covered' }
+	plate: { step: 'rest', perPlate: 8, ...held('mash, braise, gratin'), keep: 'in its dish, covered' }
 };
 
 const braisedCabbage: Technique = {
@@ -135,7 +135,7 @@ const braisedCabbage: Technique = {
 		}
 	],
 	vessels: [{ kind: 'pot', from: 'braise', to: 'braise' }],
-	plate: { step: 'braise', perPlate: 5, ...held('mash, braise, gratin'), keep: 'in its pot, lid on' }
+	plate: { step: 'braise', perPlate: 7, ...held('mash, braise, gratin'), keep: 'in its pot, lid on' }
 };
 
 const greenBeans: Technique = {
@@ -223,7 +223,7 @@ const greenBeans: Technique = {
 		{ kind: 'pot', from: 'water', to: 'blanch' },
 		{ kind: 'frying pan', from: 'toss', to: 'toss' }
 	],
-	plate: { step: 'toss', perPlate: 4, ...held('greens'), keep: 'in the pan, off the heat' }
+	plate: { step: 'toss', perPlate: 6, ...held('greens'), keep: 'in the pan, off the heat' }
 };
 
 const roastTomatoes: Technique = {
@@ -264,7 +264,7 @@ const roastTomatoes: Technique = {
 		}
 	],
 	vessels: [{ kind: 'tray', from: 'roast', to: 'roast' }],
-	plate: { step: 'roast', perPlate: 5, ...held('roast vegetables'), keep: 'on the tray, on top of the oven' }
+	plate: { step: 'roast', perPlate: 7, ...held('roast vegetables'), keep: 'on the tray, on top of the oven' }
 };
 
 const cornFritters: Technique = {
@@ -308,7 +308,7 @@ const cornFritters: Technique = {
 		}
 	],
 	vessels: [{ kind: 'frying pan', from: 'fry', to: 'fry' }],
-	plate: { step: 'fry', perPlate: 6, ...held('fried crust'), keep: 'on a rack, never stacked' }
+	plate: { step: 'fry', perPlate: 8, ...held('fried crust'), keep: 'on a rack, never stacked' }
 };
 
 const wilted: Technique = {
@@ -337,7 +337,7 @@ const wilted: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'wilt', 'wilt']),
-	plate: plated('wilt', 4, 'greens')
+	plate: plated('wilt', 6, 'greens')
 };
 
 const salad: Technique = {
@@ -363,7 +363,7 @@ const salad: Technique = {
 	],
 	vessels: [],
 	ahead: early('crisp', 'cut or blanched vegetables', 'washed and dry, in a cloth in the cold'),
-	plate: plated('dress', 6, 'dressed leaves')
+	plate: plated('dress', 8, 'dressed leaves')
 };
 
 const raw: Technique = {
@@ -390,7 +390,7 @@ const raw: Technique = {
 		finishes('dress', 'Dress the fennel', 75, 0.6, { after: ['crisp:3600'] })
 	],
 	vessels: [],
-	plate: { step: 'dress', perPlate: 6, ...held('dressed leaves'), most: 900, free: 180 }
+	plate: { step: 'dress', perPlate: 8, ...held('dressed leaves'), most: 900, free: 180 }
 };
 
 const mushrooms: Technique = {
@@ -426,7 +426,7 @@ const mushrooms: Technique = {
 		)
 	],
 	vessels: vessels(['frying pan', 'hot', 'brown']),
-	plate: plated('brown', 4, 'greens')
+	plate: plated('brown', 6, 'greens')
 };
 
 export const vegetableDishes: readonly Technique[] = [

@@ -92,7 +92,7 @@ const ways: Readonly<
 			tossed(row, `Toss the ${small(row)} in butter, season`, 'boil')
 		],
 		vessels: vessels(['pot', 'water', 'boil']),
-		plate: plated('toss', 4, 'greens'),
+		plate: plated('toss', 6, 'greens'),
 		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
 	}),
 	steam: (row) => ({
@@ -122,7 +122,7 @@ const ways: Readonly<
 			finishes('toss', `Dress the ${small(row)}`, 60, 0.5, { after: ['steam:120'] })
 		],
 		vessels: vessels(['pot', 'water', 'steam'], ['steamer basket', 'steam', 'steam']),
-		plate: plated('toss', 4, 'greens'),
+		plate: plated('toss', 6, 'greens'),
 		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
 	}),
 	pan: (row) => ({
@@ -167,7 +167,7 @@ const ways: Readonly<
 			)
 		],
 		vessels: vessels(['frying pan', 'hot', 'soften']),
-		plate: plated('soften', 4, 'greens'),
+		plate: plated('soften', 6, 'greens'),
 		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
 	}),
 	roast: (row) => ({
@@ -197,7 +197,7 @@ const ways: Readonly<
 				: finishes('season', `Season the ${small(row)} while hot`, 30, 0.3, { after: ['roast:60'] })
 		],
 		vessels: vessels(['tray', 'roast', 'season']),
-		plate: plated('season', 4, 'roast vegetables'),
+		plate: plated('season', 6, 'roast vegetables'),
 		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
 	}),
 	braise: (row) => ({
@@ -248,7 +248,7 @@ const ways: Readonly<
 			)
 		],
 		vessels: vessels(['pot', 'braise', 'warm']),
-		plate: plated('warm', 5, 'mash, braise, gratin'),
+		plate: plated('warm', 7, 'mash, braise, gratin'),
 		ahead: early(
 			'braise',
 			'cooked dishes, mash, stock',
@@ -294,7 +294,7 @@ const ways: Readonly<
 			)
 		],
 		vessels: vessels(['frying pan', 'glaze', 'glaze']),
-		plate: plated('glaze', 4, 'pan sauce'),
+		plate: plated('glaze', 6, 'pan sauce'),
 		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
 	}),
 	grill: (row) => ({
@@ -325,7 +325,7 @@ const ways: Readonly<
 			finishes('season', `Dress the ${small(row)}`, 40, 0.4, { after: ['grill:300'] })
 		],
 		vessels: [],
-		plate: plated('season', 4, 'roast vegetables'),
+		plate: plated('season', 6, 'roast vegetables'),
 		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
 	})
 };

@@ -8,7 +8,8 @@ import { withCooks, withoutStation, withVesselCount } from '../../model/edit-kit
 import { withCovers, withService, withSetting } from '../../model/edit-meal';
 import { compileDemo, demoCases, type DemoCase } from '../../testing/demo-plan';
 import { readProblem } from '../problem';
-import { compileMeal, grid } from './compile';
+import { grid } from '../grid';
+import { compileMeal } from './compile';
 
 const [supper, brunch] = demoCases as [DemoCase, DemoCase];
 

@@ -4,22 +4,23 @@ import type { Kitchen, VesselKind } from '../../model/kitchen';
 import { serviceOf, type Meal, type Part } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
 import { hour, minute } from '../../units/time';
+import { grid } from '../grid';
 import type { Problem } from '../problem';
 import { dutyOf, handsFor, handsOf, type Manning } from './crew';
 import type { Circumstance } from '../../timing/computing';
 import { timingOf, usualOf, type Timing } from '../../timing/timing';
 import { valuesFor } from '../../timing/values';
+import { eveningOf, wantsOf, weightsOf } from './calm';
+import { rawIn, scarceKinds, washAfter, washOf } from './clean';
 import { countedHands, handUses, type HandUse } from './hands';
 import { mostBatches } from './load';
 import { placesFor, resourcesOf, roomOf, wantedOf, type Place } from './places';
+import { plateUp, type Setting } from './plating';
+import { labelOf, priceSetPoints } from './set-points';
 import { keepPlaces, staysOf, withStays, type Stay } from './stays';
 import { alternativesOf, baseOf, type Portion, type Work } from './portions';
 import { looksAt, valueOf } from '../../timing/model-times';
 
-/** Every time of the problem is a multiple of this, seconds. */
-export const grid = 15;
-/** Price of a second of lateness, and of a second of the evening's length. */
-const weights = { slip: 1000, span: 1 };
 /** How far beyond the last service a plan may slip. */
 const patience = 2 * hour;
 /** More steps are no plan that anybody could follow. */
@@ -64,13 +65,16 @@ interface HeldVessel {
 }
 
 /** What goes on the plate as one. */
-interface Plated {
+export interface Plated {
 	readonly part: Part & { readonly covers: number };
 	/** The part of the meal that it comes from. */
 	readonly of: string;
 	readonly technique: Technique;
 	/** Tasks one of which finishes it; that one of them is done which the plan has taken. */
 	readonly served: readonly string[];
+	/** Batches cooked before the last one, and their shares. */
+	readonly early: Portion['early'];
+	readonly ends: Portion['ends'];
 	/** Tasks that are there only where it was made before the evening. */
 	readonly before: readonly string[];
 	readonly isBefore: boolean;
@@ -86,7 +90,7 @@ export interface Trace {
 	/** In plating order within their course; those of techniques that the plan may not take too. */
 	readonly plated: readonly Plated[];
 	/** Plating tasks, by course. */
-	readonly plating: ReadonlyMap<string, string>;
+	readonly plating: ReadonlyMap<string, readonly Setting[]>;
 	/** How long before service each goes on the plate, seconds. */
 	readonly offsets: ReadonlyMap<string, number>;
 	readonly vessels: readonly HeldVessel[];
@@ -99,7 +103,6 @@ export interface Compiled {
 }
 
 const taskId = (part: string, step: string) => `${part}/${step}`;
-export const platingId = (course: string) => `plating/${course}`;
 
 /**
  * Compile a consistent meal (see `readMeal`). Steps become tasks, ways of doing them modes, waits lags, kept vessels
@@ -154,7 +157,7 @@ export function compileMeal(
 			for (const p of portions) {
 				// The pot boils on for those who are lowered in later.
 				const most = (l: Portion['lags'][number]) => (hosts.has(l.to) ? undefined : l.most);
-				lags.push(...p.lags.map((l) => lag(l.from, l.to, l.least, most(l))));
+				lags.push(...p.lags.map((l) => (l.ends ? endsLater(l, steps) : lag(l.from, l.to, l.least, most(l)))));
 				plated.push({ ...p, before: p.ahead?.before ?? [] });
 			}
 		}
@@ -176,15 +179,15 @@ export function compileMeal(
 		choices.push({ id: `${aheadChoice}${part.id}`, options });
 	});
 	for (const link of meal.links) {
-		// What follows a step follows its last batch.
-		const ends = [
-			lastBatch(taskId(link.from.part, link.from.step), steps),
-			taskId(link.to.part, link.to.step)
-		] as const;
-		const [from, to] = ends;
+		// What follows a step follows its last batch in each pan.
+		const to = taskId(link.to.part, link.to.step);
+		const froms = plated.find((p) => p.part.id === link.from.part)?.ends(link.from.step) ?? [];
+		const [from] = froms;
 		// A link to a step that is not done tonight binds nothing.
-		if (!ends.every((id) => steps.has(id))) continue;
-		lags.push(lag(from, to, link.least, link.most));
+		if (from === undefined || !steps.has(to)) continue;
+		froms
+			.filter((id) => steps.has(id))
+			.forEach((id, k) => lags.push(lag(id, to, link.least, k === 0 ? link.most : undefined)));
 		if (link.sameVessel) joinVessels(vessels, from, to);
 	}
 	if (steps.size > mostSteps)
@@ -197,10 +200,25 @@ export function compileMeal(
 		});
 	if (issues.length > 0) return { ok: false, issues };
 
-	const stays = staysOf(vessels, steps, lags, choices);
+	const add = (step: Step, like: TracedStep, task: string) => {
+		const work = { task, step, covers: like.part.covers ?? meal.covers, vessels: 1, factor: 1, batches: 1, pieces: 1 };
+		steps.set(task, { ...like, step, ways: waysOf(work, like, kitchen, manning) });
+	};
+	const clean = washAfterRaw(steps, choices, add);
+	lags.push(...clean.lags);
+	const stays = [...staysOf(vessels, steps, lags, choices), ...clean.stays];
 	const placed = withStays(steps, stays);
 	const places = keepPlaces(placed, stays);
-	const { serve, offsets, platingTasks, plating } = plateUp(meal, plated, kitchen, manning);
+	const { serve, offsets, platingTasks, plating, lags: ofPlating } = plateUp(meal, plated, placed, kitchen, manning);
+	keepUntilPlated(vessels, plated, plating, choices);
+	const washes = washVessels(vessels, placed, choices, kitchen, (step, like, task) => {
+		add(step, like, task);
+		const traced = steps.get(task);
+		if (traced) placed.set(task, traced);
+	});
+	const services = meal.courses.map((c) => roundUp(serviceOf(meal, c) - meal.earliest));
+	const { slip, span, away } = weightsOf[eveningOf(meal)];
+	const prices = priceSetPoints(placed, away);
 	const last = Math.max(...meal.courses.map((c) => serviceOf(meal, c)));
 	const stations = resourcesOf(kitchen);
 	const problem: Problem = {
@@ -208,8 +226,8 @@ export function compileMeal(
 		version: 1,
 		name: meal.name,
 		horizon: roundUp(last - meal.earliest + patience),
-		services: meal.courses.map((c) => ({ id: c.id, due: roundUp(serviceOf(meal, c) - meal.earliest) })),
-		weights,
+		services: meal.courses.map((c, k) => ({ id: c.id, due: services[k] ?? 0 })),
+		weights: { slip, span },
 		...stations,
 		resources: [...handsOf(kitchen, manning), ...stations.resources],
 		tasks: [
@@ -218,17 +236,18 @@ export function compileMeal(
 				modes: ways.map((way) => modeOf(way)),
 				...(step.ahead ? { ahead: true } : {})
 			})),
-			...platingTasks
+			...platingTasks,
+			...prices.tasks
 		],
-		lags,
+		lags: [...lags, ...ofPlating, ...washes, ...prices.lags],
 		holds: [
 			...vessels.map((v) => ({ resource: `vessel:${v.kind}`, amount: v.amount, from: v.from, to: v.to })),
 			...places.holds
 		],
-		ties: places.ties,
+		ties: [...places.ties, ...prices.ties],
 		choices,
 		serve,
-		wants: []
+		wants: [...wantsOf(meal, Math.min(...services), placed), ...prices.wants]
 	};
 	const courses = new Map(meal.courses.map((c) => [c.id, c.name]));
 	const trace = { origin: meal.earliest, courses, steps: placed, plated, plating, offsets, vessels, stays };
@@ -326,11 +345,13 @@ function settled(work: Work, { part, technique }: Portion): Work {
 	return { ...work, step: { ...work.step, hands: countedHands(work.step.hands, of, work.pieces) } };
 }
 
-/** The last batch of a step that is done in several. */
-function lastBatch(task: string, steps: ReadonlyMap<string, TracedStep>): string {
-	let k = 1;
-	while (steps.has(`${task}-b${k + 1}`)) k++;
-	return k === 1 ? task : `${task}-b${k}`;
+/** One ends no sooner than another, however it is done. */
+function endsLater(
+	{ from, to }: { readonly from: string; readonly to: string },
+	steps: ReadonlyMap<string, TracedStep>
+): Problem['lags'][number] {
+	const lengths = steps.get(to)?.ways.map((way) => modeOf(way).duration) ?? [];
+	return { from, to, min: -Math.min(...lengths) };
 }
 
 function roundUp(seconds: number): number {
@@ -347,7 +368,12 @@ function lag(from: string, to: string, least: number, most: number | undefined):
 	return { from, to, min, max: Math.max(min, Math.floor(most / grid) * grid) };
 }
 
-function waysOf(work: Work, { part, technique }: Portion, kitchen: Kitchen, manning: Manning): readonly Way[] {
+function waysOf(
+	work: Work,
+	{ part, technique }: Pick<TracedStep, 'part' | 'technique'>,
+	kitchen: Kitchen,
+	manning: Manning
+): readonly Way[] {
 	const { covers, factor, vessels } = work;
 	const { model } = work.step.time;
 	const of = valuesFor(technique, part.settings, covers);
@@ -407,9 +433,88 @@ export function modeOf(
 			...(place && stay !== 'held' ? [{ resource: place.resource, amount: place.amount }] : []),
 			...(place?.also ?? []).map((resource) => ({ resource, amount: 1 }))
 		],
-		...(place?.isSet && place.setting !== undefined ? { state: { id: place.station, value: place.setting } } : {}),
-		...(place && stay ? { at: place.resource } : {})
+		...(place?.isSet && place.level !== undefined ? { state: { id: place.station, value: place.level } } : {}),
+		...atOf(place, stay)
 	};
+}
+
+type AddStep = (step: Step, like: TracedStep, task: string) => void;
+
+/** Puts a task into the option that another one is of. */
+function withTask(choices: Problem['choices'], like: string, task: string): void {
+	for (const c of choices) for (const o of c.options) if (o.tasks.includes(like)) o.tasks.push(task);
+}
+
+/** A wash after each raw work, at once, on its board; where one raw work of a part leads to the next, after the last. */
+function washAfterRaw(
+	steps: ReadonlyMap<string, TracedStep>,
+	choices: Problem['choices'],
+	add: AddStep
+): { readonly lags: Problem['lags']; readonly stays: readonly Stay[] } {
+	const raws = [...steps].flatMap(([task, traced]) => {
+		const raw = rawIn(traced.technique, traced.step);
+		return raw === undefined ? [] : [{ task, traced, raw }];
+	});
+	const washed = raws.map(({ task, traced, raw }) => {
+		const step = washAfter(traced.step, raw);
+		const wash = `${task.slice(0, task.lastIndexOf('/') + 1)}${step.id}`;
+		add(step, traced, wash);
+		withTask(choices, task, wash);
+		return { task, wash };
+	});
+	return {
+		lags: washed.map(({ task, wash }) => ({ from: task, to: wash, min: 0, max: 0 })),
+		stays: washed.map(({ task, wash }) => ({ tasks: [task, wash], isHeld: true }))
+	};
+}
+
+/** What a part is finished in, it waits in. */
+const keptIn: ReadonlySet<VesselKind> = new Set<VesselKind>(['pot', 'saucepan', 'dish']);
+
+function keepUntilPlated(
+	vessels: Mutable<HeldVessel>[],
+	plated: readonly Plated[],
+	plating: ReadonlyMap<string, readonly Setting[]>,
+	choices: Problem['choices']
+): void {
+	const optionOf = (task: string) => choices.flatMap((c) => c.options.filter((o) => o.tasks.includes(task)))[0];
+	for (const v of vessels) {
+		const p = plated.find(({ served }) => served.includes(v.to));
+		const isKept = p && (keptIn.has(v.kind) || (v.kind === 'frying pan' && p.technique.kind === 'sauce'));
+		const last = p && plating.get(p.part.course)?.findLast((s) => s.parts.includes(p.part.id));
+		if (!isKept || !last || optionOf(v.from) !== optionOf(v.to)) continue;
+		v.to = last.task;
+	}
+}
+
+/** A wash of each vessel whose kind is used more often than there is one: before it is used again, or when all is served. */
+function washVessels(
+	vessels: Mutable<HeldVessel>[],
+	steps: ReadonlyMap<string, TracedStep>,
+	choices: Problem['choices'],
+	kitchen: Kitchen,
+	add: AddStep
+): Problem['lags'] {
+	const scarce = scarceKinds(vessels, kitchen);
+	return vessels.flatMap((v) => {
+		const like = steps.get(v.from);
+		if (!scarce.has(v.kind) || !like) return [];
+		const step = washOf(v.kind, like.step.id);
+		const wash = `${like.part.id}/${step.id}`;
+		if (steps.has(wash)) return [];
+		add(step, like, wash);
+		withTask(choices, v.from, wash);
+		const after = { from: v.to, to: wash, min: 0 };
+		v.to = wash;
+		return [after];
+	});
+}
+
+/** Where a mode is done, for ties: at the place that is kept, or at a set point, which may have a price. */
+function atOf(place: Place | undefined, stay: Way['stay']): { readonly at?: string } {
+	if (!place) return {};
+	if (stay) return { at: place.resource };
+	return place.isSet && place.setting !== undefined ? { at: labelOf(place.setting) } : {};
 }
 
 /** The vessel that a step ends with and the one that a later step begins with are one and the same. */
@@ -421,45 +526,4 @@ function joinVessels(vessels: Mutable<HeldVessel>[], from: string, to: string): 
 	first.to = joined.to;
 	first.tasks = [...first.tasks, ...joined.tasks];
 	vessels.splice(second, 1);
-}
-
-/** Plating goes at one pace: each set of cooks once. */
-const platingModes = (hands: ReturnType<typeof handsFor>) => [
-	...new Map(hands.map(({ also }) => [also.join(), also])).values()
-];
-
-/** Plating: the parts of a course go on one after the other, over all plates, and the last is on at service. */
-function plateUp(meal: Meal, plated: readonly Plated[], kitchen: Kitchen, manning: Manning) {
-	const serve: Problem['serve'] = [];
-	const platingTasks: Problem['tasks'] = [];
-	const offsets = new Map<string, number>();
-	const plating = new Map<string, string>();
-	for (const course of meal.courses) {
-		let offset = 0;
-		const ids = [...new Set(plated.filter((p) => p.part.course === course.id).map((p) => p.part.id))];
-		for (const id of ids.toReversed()) {
-			const ways = plated.filter((p) => p.part.id === id);
-			const long = Math.max(...ways.map(({ part, technique }) => technique.plate.perPlate * part.covers));
-			offset += Math.ceil(long / grid) * grid;
-			offsets.set(id, offset);
-			for (const { technique, served } of ways) {
-				const { plate } = technique;
-				const [free, max] = [Math.floor(plate.free / grid) * grid, Math.floor(plate.most / grid) * grid];
-				for (const task of served) serve.push({ task, service: course.id, offset, free, rate: plate.rate, max });
-			}
-		}
-		if (offset === 0) continue;
-		const id = platingId(course.id);
-		plating.set(course.id, id);
-		const hands = handsFor({ kind: 'plate', hands: { kind: 'whole' } }, kitchen, manning);
-		platingTasks.push({
-			id,
-			modes: platingModes(hands).map((crew) => ({
-				duration: offset,
-				uses: ['hands', ...crew].map((resource) => ({ resource, amount: 1 }))
-			}))
-		});
-		serve.push({ task: id, service: course.id, offset: 0, free: 0, rate: 0, max: 0 });
-	}
-	return { serve, offsets, platingTasks, plating };
 }

@@ -8,7 +8,7 @@ import { footprintArea, fullest, type Footprint } from '../../heat/tray';
 import { boilingPoint, largestLoad, potLoss } from '../../heat/water';
 import type { Kitchen, VesselKind } from '../../model/kitchen';
 import { usualRack, usualStation } from '../../model/stations';
-import type { Load, Step } from '../../model/technique';
+import type { Load, Need, Step } from '../../model/technique';
 import { vesselSize, type VesselSize } from '../../model/vessel-size';
 import { roomOf } from './places';
 import { valueOf } from '../../timing/model-times';
@@ -19,8 +19,10 @@ export interface Batches {
 	readonly whole: number;
 	readonly most: number;
 	readonly unit: 'pieces' | 'kg' | 'l';
-	/** One after the other. */
+	/** In all. */
 	readonly batches: number;
+	/** Vessels, or places, that work side by side, the largest first: each its share in so many batches, one after another. */
+	readonly lanes: readonly Lane[];
 	/** Trays, pans or pots that each batch takes at once. */
 	readonly vessels: number;
 	/** Share of the vessels that is covered, by pieces; 0 where it is not a matter of room. */
@@ -34,6 +36,14 @@ export interface Batches {
 	readonly vessel?: VesselSize & { readonly name: string };
 	/** What of the kitchen decides it. */
 	readonly limit: LoadLimit;
+}
+
+/** A pan, a pot, an oven, a place of a grill: what goes into it at once, and how often. */
+interface Lane {
+	readonly each: number;
+	readonly batches: number;
+	/** What it is called and its size, where it is a vessel. */
+	readonly vessel?: string;
 }
 
 /** What keeps a load from being larger. */
@@ -84,11 +94,82 @@ const perLitreOil = 0.12;
 const usualBurner = 2000;
 const ovenRack = { width: usualRack.width / 100, depth: usualRack.depth / 100 };
 
-const strongest = (kitchen: Kitchen) =>
-	Math.max(
-		0,
-		...kitchen.stations.map((s) => (s.kind === 'burner' ? (s.measured ?? s.power * efficiency[s.fuel].usual) : 0))
-	) || usualBurner * efficiency.induction.usual;
+/** Heat that the burners give, W, the strongest first. */
+const burnerPowers = (kitchen: Kitchen) =>
+	kitchen.stations
+		.flatMap((s) => (s.kind === 'burner' ? [s.measured ?? s.power * efficiency[s.fuel].usual] : []))
+		.toSorted((a, b) => b - a);
+
+const strongest = (kitchen: Kitchen) => burnerPowers(kitchen)[0] ?? usualBurner * efficiency.induction.usual;
+
+/** Pans or pots of one part that one pair of hands can watch (est.). */
+const mostWatched = 2;
+
+/** Places that a step's batches can go on at once. */
+function placesAtOnce({ need }: Pick<Step, 'need'>, kitchen: Kitchen): number {
+	const { stations } = kitchen;
+	const count = (kind: Need['kind']) => stations.filter((s) => s.kind === kind).length;
+	const places = (kind: Need['kind']) =>
+		stations.reduce((sum, s) => sum + (s.kind === kind && 'places' in s ? s.places : 0), 0);
+	switch (need?.kind) {
+		case 'burner': {
+			const { leastPower = 0 } = need;
+			const able = stations.filter((s) => s.kind === 'burner' && s.power >= leastPower).length;
+			return Math.max(1, Math.min(mostWatched, able));
+		}
+		case 'oven':
+		case 'griddle':
+		// All of its oil, all of its water: a second basket or bag cools it as much.
+		case 'fryer':
+		case 'water bath':
+			return Math.max(1, count(need.kind));
+		case 'grill':
+		case 'wood oven':
+		case 'steamer':
+			return Math.max(1, places(need.kind));
+		default:
+			return 1;
+	}
+}
+
+/**
+ * All of it over vessels side by side: as few rounds as they allow, then as few vessels as those rounds allow.
+ *
+ * @param vessels how much each takes at once, the largest first
+ * @param isCounted whole pieces only
+ */
+function spread(
+	whole: number,
+	vessels: readonly { readonly most: number; readonly name?: string }[],
+	isCounted: boolean
+): readonly Lane[] {
+	const room = (n: number) => vessels.slice(0, n).reduce((sum, v) => sum + v.most, 0);
+	const rounds = Math.max(1, Math.ceil(whole / room(vessels.length) - 1e-9));
+	let used = 1;
+	while (used < vessels.length && rounds * room(used) < whole - 1e-9) used++;
+	let [left, open] = [whole, room(used)];
+	return vessels.slice(0, used).map(({ most, name }) => {
+		const fair = (left * most) / open;
+		const own = Math.min(left, rounds * most, isCounted ? Math.ceil(fair - 1e-9) : fair);
+		left -= own;
+		open -= most;
+		const batches = Math.max(1, Math.ceil(own / most - 1e-9));
+		return { each: own / batches, batches, ...(name === undefined ? {} : { vessel: name }) };
+	});
+}
+
+const batchesIn = (lanes: readonly Lane[]) => lanes.reduce((sum, l) => sum + l.batches, 0);
+
+/** The vessels of a kind one by one, the largest first, as many as can be used at once. */
+function ranked(kitchen: Kitchen, kind: VesselKind, atOnce: number, most: (size: VesselSize, nth: number) => number) {
+	return kitchen.vessels
+		.filter((v) => v.kind === kind)
+		.flatMap((v) => Array.from({ length: Math.min(v.count, atOnce) }, () => ({ ...v, at: vesselSize(v) })))
+		.sort((a, b) => b.at.area * b.at.litres - a.at.area * a.at.litres)
+		.slice(0, atOnce)
+		.map((v, nth) => ({ most: most(v.at, nth), name: `${v.name}, ${v.size}` }))
+		.filter((v, nth) => nth === 0 || v.most > 0);
+}
 
 function biggest(kitchen: Kitchen, kind: VesselKind, fits: (size: VesselSize) => boolean = () => true) {
 	const sizes = kitchen.vessels
@@ -97,35 +178,36 @@ function biggest(kitchen: Kitchen, kind: VesselKind, fits: (size: VesselSize) =>
 		.filter(fits)
 		.sort((a, b) => b.area * b.litres - a.area * a.litres);
 	const [first] = sizes;
-	return first && { ...first, count: sizes.reduce((sum, s) => sum + s.count, 0) };
+	return first && { ...first, kind, count: sizes.reduce((sum, s) => sum + s.count, 0) };
 }
 
 /** Batches of a step's load in a kitchen; `undefined` where it has none, or the kitchen lacks the vessel or the fryer. */
 export function batchesOf(step: Step, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
 	const { load } = step;
 	if (!load) return undefined;
+	const atOnce = placesAtOnce(step, kitchen);
 	switch (load.on) {
 		case 'tray':
 			return onTrays(load, of, kitchen);
 		case 'pan':
-			return inPans(load, of, kitchen);
+			return inPans(load, of, kitchen, atOnce);
 		case 'griddle':
 		case 'grill':
 		case 'wood oven':
 		case 'water':
 		case 'oil':
 		case 'steamer':
-			return inOneLayer(load, of, kitchen);
+			return inOneLayer(load, of, kitchen, atOnce);
 		case 'pot':
-			return inPot(load, of, kitchen);
+			return inPot(load, of, kitchen, atOnce);
 		case 'fryer':
-			return inOil(load, of, kitchen);
+			return inOil(load, of, kitchen, atOnce);
 		case 'dish':
 			return inDishes(load, of, kitchen);
 		case 'base':
 		case 'basket':
 		case 'bath':
-			return byRoomAlone(load, of, kitchen);
+			return byRoomAlone(load, of, kitchen, atOnce);
 	}
 }
 
@@ -161,7 +243,13 @@ function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batc
 	const needed = Math.max(1, Math.ceil(whole / perTray));
 	const racks = racksOf(kitchen);
 	const vessels = Math.max(1, Math.min(needed, tray.count, racks));
-	const batches = Math.ceil(needed / vessels);
+	const side = Math.max(1, Math.min(ovens.length, Math.floor(tray.count / vessels)));
+	const lanes = spread(
+		whole,
+		Array.from({ length: side }, () => ({ most: perTray * vessels })),
+		true
+	);
+	const batches = batchesIn(lanes);
 	const coverage = (Math.ceil(whole / batches) * area) / (tray.area * vessels);
 	return {
 		on: 'tray',
@@ -169,6 +257,7 @@ function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batc
 		most: perTray * vessels,
 		unit: 'pieces',
 		batches,
+		lanes,
 		vessels,
 		coverage,
 		by: 'room',
@@ -182,23 +271,37 @@ function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batc
 	};
 }
 
-function inPans(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
-	const pan = biggest(kitchen, 'frying pan') ?? biggest(kitchen, 'grill pan');
+function inPans(load: Laid, of: (id: string) => number, kitchen: Kitchen, atOnce: number): Batches | undefined {
+	const kind = biggest(kitchen, 'frying pan') ? 'frying pan' : 'grill pan';
+	const pan = biggest(kitchen, kind);
 	if (!pan) return undefined;
 	const whole = Math.ceil(valueOf(load.pieces, of) - 1e-9);
 	const piece = pieceOf(load, of);
 	const area = footprintArea(piece);
-	const carried = crowdingArea({
-		mass: 1.8,
-		metal: 'carbon steel',
-		diameter: pan.length,
-		power: strongest(kitchen),
-		ambient: roomOf(kitchen)
-	});
-	const byRoom = Math.max(1, Math.floor((fullest[load.sort] * pan.area) / area + 1e-9));
-	const byHeat = Math.max(1, Math.floor(carried / area + 1e-9));
+	const powers = burnerPowers(kitchen);
+	/** Pieces that a pan holds and browns, each pan on the next burner. */
+	const limits = (size: VesselSize, nth: number) => {
+		const carried = crowdingArea({
+			mass: 1.8,
+			metal: 'carbon steel',
+			diameter: size.length,
+			power: powers[Math.min(nth, powers.length - 1)] ?? usualBurner * efficiency.induction.usual,
+			ambient: roomOf(kitchen)
+		});
+		return {
+			byRoom: Math.floor((fullest[load.sort] * size.area) / area + 1e-9),
+			byHeat: Math.floor(carried / area + 1e-9)
+		};
+	};
+	const first = limits(pan, 0);
+	const [byRoom, byHeat] = [Math.max(1, first.byRoom), Math.max(1, first.byHeat)];
 	const most = Math.min(byRoom, byHeat);
-	const batches = Math.max(1, Math.ceil(whole / most));
+	const pans = ranked(kitchen, kind, atOnce, (size, nth) => {
+		const own = limits(size, nth);
+		return nth === 0 ? most : Math.min(own.byRoom, own.byHeat);
+	});
+	const lanes = spread(whole, pans, true);
+	const batches = batchesIn(lanes);
 	const by = byHeat < byRoom ? 'heat' : 'room';
 	return {
 		on: 'pan',
@@ -206,8 +309,9 @@ function inPans(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batch
 		most,
 		unit: 'pieces',
 		batches,
+		lanes,
 		vessels: 1,
-		coverage: (Math.ceil(whole / batches) * area) / pan.area,
+		coverage: (Math.ceil(lanes[0]?.each ?? 0) * area) / pan.area,
 		by,
 		factor: 1,
 		piece,
@@ -222,7 +326,7 @@ const usualFace = { griddle: 0.12, grill: 0.15, 'wood oven': 0.3 } as const;
 const layerFull = { water: 1, oil: 0.7, steamer: 0.8 } as const;
 
 /** Pieces side by side on hot metal, in water, in oil, in steam. */
-function inOneLayer(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+function inOneLayer(load: Laid, of: (id: string) => number, kitchen: Kitchen, atOnce: number): Batches | undefined {
 	const whole = Math.ceil(valueOf(load.pieces, of) - 1e-9);
 	const piece = pieceOf(load, of);
 	const vessel = vesselOfLayer(load.on, kitchen);
@@ -233,16 +337,21 @@ function inOneLayer(load: Laid, of: (id: string) => number, kitchen: Kitchen): B
 	const full =
 		load.on === 'water' || load.on === 'oil' || load.on === 'steamer' ? layerFull[load.on] : fullest[load.sort];
 	const footprint = footprintArea(piece);
-	const most = Math.max(1, Math.floor((full * area) / footprint + 1e-9));
-	const batches = Math.max(1, Math.ceil(whole / most));
+	const mostOn = (room: number) => Math.floor((full * room) / footprint + 1e-9);
+	const most = Math.max(1, mostOn(area));
+	const side = vessel
+		? ranked(kitchen, vessel.kind, atOnce, (size, nth) => (nth === 0 ? most : mostOn(size.area)))
+		: Array.from({ length: atOnce }, () => ({ most }));
+	const lanes = spread(whole, side, true);
 	return {
 		on: load.on,
 		whole,
 		most,
 		unit: 'pieces',
-		batches,
+		batches: batchesIn(lanes),
+		lanes,
 		vessels: 1,
-		coverage: (Math.ceil(whole / batches) * footprint) / area,
+		coverage: (Math.ceil(lanes[0]?.each ?? 0) * footprint) / area,
 		by: 'room',
 		factor: 1,
 		piece,
@@ -268,13 +377,21 @@ function inDishes(load: LoadOf<'dish'>, of: (id: string) => number, kitchen: Kit
 	const needed = Math.max(1, Math.ceil(whole / each - 1e-9));
 	const dishes = Math.max(1, Math.min(dish.count, racksOf(kitchen)));
 	const vessels = Math.min(needed, dishes);
+	const ovens = kitchen.stations.filter((s) => s.kind === 'oven').length;
+	const side = Math.max(1, Math.min(ovens, Math.floor(dish.count / vessels)));
+	const lanes = spread(
+		whole,
+		Array.from({ length: side }, () => ({ most: each * vessels })),
+		false
+	);
 	return {
 		...plain,
 		on: 'dish',
 		whole,
 		most: each * vessels,
 		unit: 'l',
-		batches: Math.ceil(needed / vessels),
+		batches: batchesIn(lanes),
+		lanes,
 		vessels,
 		limit: { kind: 'dish', each, needed, dishes }
 	};
@@ -284,19 +401,24 @@ function inDishes(load: LoadOf<'dish'>, of: (id: string) => number, kitchen: Kit
 function byRoomAlone(
 	load: LoadOf<'base'> | Extract<Load, { on: 'basket' | 'bath' }>,
 	of: (id: string) => number,
-	kitchen: Kitchen
+	kitchen: Kitchen,
+	atOnce: number
 ): Batches | undefined {
 	const room = roomFor(load.on, kitchen);
 	if (!room) return undefined;
 	const whole = valueOf(load.on === 'base' ? load.litres : load.kilograms, of);
-	const batches = Math.max(1, Math.ceil(whole / room.most - 1e-9));
+	const side = room.vessel
+		? ranked(kitchen, room.vessel, atOnce, room.mostIn)
+		: Array.from({ length: atOnce }, () => ({ most: room.most }));
+	const lanes = spread(whole, side, false);
 	return {
 		...plain,
 		on: load.on,
 		whole,
 		most: room.most,
 		unit: load.on === 'base' ? 'l' : 'kg',
-		batches,
+		batches: batchesIn(lanes),
+		lanes,
 		limit: room.limit
 	};
 }
@@ -304,64 +426,89 @@ function byRoomAlone(
 /** One vessel, a matter of room, no longer than usual. */
 const plain = { vessels: 1, coverage: 0, by: 'room', factor: 1 } as const;
 
-function roomFor(
-	on: 'base' | 'basket' | 'bath',
-	kitchen: Kitchen
-): { readonly most: number; readonly limit: LoadLimit } | undefined {
+interface Room {
+	readonly most: number;
+	readonly limit: LoadLimit;
+	/** The kind of vessel, and what one of another size takes. */
+	readonly vessel?: VesselKind;
+	readonly mostIn: (size: VesselSize) => number;
+}
+
+function roomFor(on: 'base' | 'basket' | 'bath', kitchen: Kitchen): Room | undefined {
 	if (on === 'base') {
 		const pan = biggest(kitchen, 'frying pan') ?? biggest(kitchen, 'saucepan');
-		return pan && { most: perBase * pan.area, limit: { kind: 'base', area: pan.area } };
+		const mostIn = ({ area }: VesselSize) => perBase * area;
+		return pan && { most: mostIn(pan), limit: { kind: 'base', area: pan.area }, vessel: pan.kind, mostIn };
 	}
 	if (on === 'basket') {
 		const basket = biggest(kitchen, 'steamer basket');
-		return basket && { most: heaped * basket.litres, limit: { kind: 'basket', litres: basket.litres } };
+		const mostIn = ({ litres }: VesselSize) => heaped * litres;
+		return (
+			basket && { most: mostIn(basket), limit: { kind: 'basket', litres: basket.litres }, vessel: basket.kind, mostIn }
+		);
 	}
 	const bath = kitchen.stations.find((s) => s.kind === 'water bath');
 	if (bath?.kind !== 'water bath') return undefined;
 	const litres = bath.litres ?? usualStation['water bath'].litres;
-	return { most: bathFull * litres, limit: { kind: 'bath', litres } };
+	const most = bathFull * litres;
+	return { most, limit: { kind: 'bath', litres }, mostIn: () => most };
 }
 
-function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen, atOnce: number): Batches | undefined {
 	const pot = biggest(kitchen, 'pot') ?? biggest(kitchen, 'saucepan');
 	if (!pot) return undefined;
 	const whole = valueOf(load.kilograms, of);
 	// What goes in takes its own room, and a fifth stays free for the boil.
 	const { litres: perKilogram = litresPerKilogram } = load;
-	const water = (potFull * pot.litres * perKilogram) / (perKilogram + 1);
+	const waterIn = ({ litres }: VesselSize) => (potFull * litres * perKilogram) / (perKilogram + 1);
 	const boil = boilingPoint(kitchen.altitude);
-	const body = {
-		mass: water,
-		pot: 600,
-		power: strongest(kitchen),
-		efficiency: 1,
-		loss: potLoss(water, true),
-		ambient: roomOf(kitchen)
+	const powers = burnerPowers(kitchen);
+	/** Kilograms that a pot holds, and that do not stop its boil, each pot on the next burner. */
+	const limits = (size: VesselSize, nth: number) => {
+		const body = {
+			mass: waterIn(size),
+			pot: 600,
+			power: powers[Math.min(nth, powers.length - 1)] ?? strongest(kitchen),
+			efficiency: 1,
+			loss: potLoss(waterIn(size), true),
+			ambient: roomOf(kitchen)
+		};
+		const food = { c: foodProperties('green vegetable').c, start: valueOf(load.start, of) };
+		return {
+			byRoom: (potFull * size.litres) / (perKilogram + 1),
+			// What starts in little water comes up with it.
+			byHeat: perKilogram < swimming ? Infinity : largestLoad(body, food, boil, mostDrop)
+		};
 	};
-	// What starts in little water comes up with it.
-	const byHeat =
-		perKilogram < swimming
-			? Infinity
-			: largestLoad(body, { c: foodProperties('green vegetable').c, start: valueOf(load.start, of) }, boil, mostDrop);
-	const byRoom = (potFull * pot.litres) / (perKilogram + 1);
+	const { byRoom, byHeat } = limits(pot, 0);
 	const most = Math.min(byRoom, byHeat);
-	const batches = Math.max(1, Math.ceil(whole / most - 1e-9));
+	const pots = ranked(kitchen, pot.kind, atOnce, (size, nth) => {
+		const own = limits(size, nth);
+		return Math.min(own.byRoom, own.byHeat);
+	});
+	const lanes = spread(whole, pots, false);
 	const by = byHeat < byRoom ? 'heat' : 'room';
 	return {
 		on: 'pot',
 		whole,
 		most,
 		unit: 'kg',
-		batches,
+		batches: batchesIn(lanes),
+		lanes,
 		vessels: 1,
 		coverage: 0,
 		by,
 		factor: 1,
-		limit: { kind: 'pot', litres: water, drop: mostDrop }
+		limit: { kind: 'pot', litres: waterIn(pot), drop: mostDrop }
 	};
 }
 
-function inOil(load: LoadOf<'fryer'>, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+function inOil(
+	load: LoadOf<'fryer'>,
+	of: (id: string) => number,
+	kitchen: Kitchen,
+	atOnce: number
+): Batches | undefined {
 	const fryer = kitchen.stations.find((s) => s.kind === 'fryer');
 	const pot = biggest(kitchen, 'pot');
 	// Without a fryer a pot of oil, half full at the most.
@@ -374,14 +521,19 @@ function inOil(load: LoadOf<'fryer'>, of: (id: string) => number, kitchen: Kitch
 	const byHeat = largestFry(oil, { density: rho, sides: load.sides }, 175);
 	const byRoom = perLitreOil * litres;
 	const most = Math.max(0.05, Math.min(byRoom, byHeat));
-	const batches = Math.max(1, Math.ceil(whole / most - 1e-9));
+	const lanes = spread(
+		whole,
+		Array.from({ length: fryer ? atOnce : 1 }, () => ({ most })),
+		false
+	);
 	const by = byHeat < byRoom ? 'heat' : 'room';
 	return {
 		on: 'fryer',
 		whole,
 		most,
 		unit: 'kg',
-		batches,
+		batches: batchesIn(lanes),
+		lanes,
 		vessels: 1,
 		coverage: 0,
 		by,

@@ -5,6 +5,7 @@ import type { Wanted } from '../../issues';
 import type { Kitchen, Station, StationKind, StationOf } from '../../model/kitchen';
 import { usualStation } from '../../model/stations';
 import type { Need } from '../../model/technique';
+import { grid as timeGrid } from '../grid';
 import type { Problem } from '../problem';
 
 type NeedOf<K extends Need['kind']> = Extract<Need, { kind: K }>;
@@ -26,16 +27,24 @@ export interface Place {
 	readonly knob?: number;
 	readonly hasFan?: boolean;
 	readonly fire?: 'grill' | 'wood oven';
-	/** Whether the place has to be brought to its temperature, as a state of the problem. */
+	/** Whether the place has to be brought to its temperature, as a state of the problem; its value then. */
 	readonly isSet?: boolean;
+	readonly level?: number;
+}
+
+/** How a station comes to its temperature: where it starts, °C, and seconds per °C up and down. */
+export interface Heat {
+	readonly room: number;
+	readonly rise: number;
+	readonly fall: number;
 }
 
 interface Row<K extends StationKind> {
 	/** Resource that a station is part of: equal burners share one. */
 	readonly resource: (station: StationOf<K>, kitchen: Kitchen) => string;
 	readonly capacity: (station: StationOf<K>) => number;
-	/** The temperature it is brought to, where it is: where it starts, seconds per °C up and down. */
-	readonly state?: (station: StationOf<K>, kitchen: Kitchen) => Omit<Problem['states'][number], 'id'>;
+	/** Where it is brought to a temperature. */
+	readonly heat?: (station: StationOf<K>, kitchen: Kitchen) => Heat;
 }
 
 const own = { resource: (s: { id: string }) => s.id, capacity: (s: { places: number }) => s.places };
@@ -49,11 +58,30 @@ const heating = { grill: 15 * 60, griddle: 8 * 60, fryer: 12 * 60, steamer: 8 * 
 const coolsSlower = 4;
 
 /** The state of a station that begins cold. */
-function heatedUp(kind: keyof typeof heating, kitchen: Kitchen): Omit<Problem['states'][number], 'id'> {
+function heatedUp(kind: keyof typeof heating, kitchen: Kitchen): Heat {
 	const room = Math.round(roomOf(kitchen));
 	const rise = Math.ceil(heating[kind] / (usualStation[kind].temperature - room));
-	return { initial: room, rise, fall: coolsSlower * rise };
+	return { room, rise, fall: coolsSlower * rise };
 }
+
+/** Temperatures that are this close are one to a state, °C: no thermostat tells them apart. */
+const apart: Partial<Record<StationKind, number>> = { 'water bath': 1 };
+const usuallyApart = 5;
+
+/**
+ * A temperature as a value of the problem's state: so many times the grid from cold, so that all times stay on it. Heating
+ * is rounded up; cooling too, to a whole multiple of heating.
+ */
+const levelOf = (kind: StationKind, { room, rise }: Heat, celsius: number) =>
+	Math.max(
+		0,
+		Math.ceil((Math.max(rise, timeGrid / (apart[kind] ?? usuallyApart)) * (celsius - room)) / timeGrid - 1e-9)
+	);
+
+const stateOf = (kind: StationKind, { rise, fall }: Heat): Omit<Problem['states'][number], 'id'> => {
+	const least = Math.max(rise, timeGrid / (apart[kind] ?? usuallyApart));
+	return { initial: 0, rise: timeGrid, fall: timeGrid * Math.max(1, Math.ceil(fall / least - 1e-9)) };
+};
 
 const equipment: { readonly [K in StationKind]: Row<K> } = {
 	burner: {
@@ -66,25 +94,25 @@ const equipment: { readonly [K in StationKind]: Row<K> } = {
 	oven: {
 		resource: (s) => `racks:${s.id}`,
 		capacity: (s) => s.racks,
-		state: (s) => ({ initial: Math.round(s.room), rise: Math.ceil(s.measuredRise ?? s.rise), fall: Math.ceil(s.fall) })
+		heat: (s) => ({ room: Math.round(s.room), rise: s.measuredRise ?? s.rise, fall: s.fall })
 	},
 	board: own,
 	cold: own,
-	fryer: { ...own, state: (_, kitchen) => heatedUp('fryer', kitchen) },
+	fryer: { ...own, heat: (_, kitchen) => heatedUp('fryer', kitchen) },
 	warm: own,
-	grill: { ...own, state: (_, kitchen) => heatedUp('grill', kitchen) },
-	griddle: { resource: (s) => s.id, capacity: () => 1, state: (_, kitchen) => heatedUp('griddle', kitchen) },
+	grill: { ...own, heat: (_, kitchen) => heatedUp('grill', kitchen) },
+	griddle: { resource: (s) => s.id, capacity: () => 1, heat: (_, kitchen) => heatedUp('griddle', kitchen) },
 	'water bath': {
 		resource: (s) => `bath:${s.id}`,
 		capacity: (s) => s.places,
-		state: ({ litres = usualStation['water bath'].litres, power = usualStation['water bath'].power }, kitchen) => ({
-			initial: Math.round(roomOf(kitchen)),
-			rise: Math.ceil((litres * waterHeat) / power),
+		heat: ({ litres = usualStation['water bath'].litres, power = usualStation['water bath'].power }, kitchen) => ({
+			room: Math.round(roomOf(kitchen)),
+			rise: (litres * waterHeat) / power,
 			fall: bathFall
 		})
 	},
-	steamer: { ...own, state: (_, kitchen) => heatedUp('steamer', kitchen) },
-	'wood oven': { ...own, state: (_, kitchen) => heatedUp('wood oven', kitchen) }
+	steamer: { ...own, heat: (_, kitchen) => heatedUp('steamer', kitchen) },
+	'wood oven': { ...own, heat: (_, kitchen) => heatedUp('wood oven', kitchen) }
 };
 
 interface NeedRow<K extends Need['kind'], S extends StationKind> {
@@ -202,7 +230,13 @@ export function placesFor(
 			const resource = rowOf(at).resource(station, kitchen);
 			if (seen.has(resource)) return [];
 			seen.add(resource);
-			return places(station, need, value).map((place) => ({ ...place, resource, station: station.id }));
+			const heat = rowOf(at).heat?.(station, kitchen);
+			return places(station, need, value).map((place) => ({
+				...place,
+				resource,
+				station: station.id,
+				...(heat && place.setting !== undefined ? { level: levelOf(at, heat, place.setting) } : {})
+			}));
 		});
 }
 
@@ -210,6 +244,10 @@ export function placesFor(
 export function stationsBehind(resource: string, kitchen: Kitchen): readonly Station[] {
 	return kitchen.stations.filter((station) => rowOf(station.kind).resource(station, kitchen) === resource);
 }
+
+/** How a station heats, where it is brought to a temperature. */
+export const heatOf = (station: Station, kitchen: Kitchen): Heat | undefined =>
+	rowOf(station.kind).heat?.(station, kitchen);
 
 /** The kind of station that serves a need. */
 export const stationFor = (need: Need): StationKind => needRowOf(need.kind).at;
@@ -237,8 +275,8 @@ export function resourcesOf(kitchen: Kitchen): Pick<Problem, 'resources' | 'stat
 	return {
 		resources: [...capacity].map(([id, amount]) => ({ id, capacity: amount })),
 		states: kitchen.stations.flatMap((s) => {
-			const state = rowOf(s.kind).state?.(s, kitchen);
-			return state ? [{ id: s.id, ...state }] : [];
+			const heat = rowOf(s.kind).heat?.(s, kitchen);
+			return heat ? [{ id: s.id, ...stateOf(s.kind, heat) }] : [];
 		})
 	};
 }

@@ -4,7 +4,7 @@ import type { Kitchen } from '../../model/kitchen';
 import type { Meal, Part } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
 import { namedIn } from '../../model/time-model';
-import { batchesOf, mostBatches } from './load';
+import { batchesOf, mostBatches, type Batches } from './load';
 import { valuesFor } from '../../timing/values';
 
 /** A step as a task: what it is called, for how many it is, and where it stands among its batches. */
@@ -35,6 +35,8 @@ export interface Portion {
 		readonly to: string;
 		readonly least: number;
 		readonly most?: number;
+		/** `to` only ends no sooner than `from` does: `least` is not asked. */
+		readonly ends?: boolean;
 	}[];
 	readonly vessels: readonly {
 		readonly kind: Technique['vessels'][number]['kind'];
@@ -45,10 +47,14 @@ export interface Portion {
 	}[];
 	/** The tasks one of which finishes it. */
 	readonly served: readonly string[];
+	/** Batches that are cooked before the last one, with what share of all it each is: their wait counts too. */
+	readonly early: readonly { readonly task: string; readonly share: number }[];
 	/** Tasks of the evening, and the one instead of them where they are done before; absent: nothing to choose. */
 	readonly ahead?: { readonly evening: readonly string[]; readonly before: readonly string[] };
 	/** Whether it is made before the evening, whatever the plan says. */
 	readonly isBefore: boolean;
+	/** The last tasks of a step, of that first which ends last. */
+	readonly ends: (step: string) => readonly string[];
 }
 
 /** One of the ways in which a part could be made. */
@@ -56,6 +62,8 @@ export interface Alternative {
 	readonly technique: Technique;
 	readonly portions: readonly Portion[];
 }
+
+type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
 /** The step that stands for all that was done before. */
 const outStep = 'out';
@@ -200,66 +208,107 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 		return s.when.is.includes(valuesFor(technique, part.settings, part.covers)(s.when.parameter));
 	});
 	const here = new Set(chosen.map((s) => s.id));
-	const early = mode === 'evening' ? new Set<string>() : beforeAnd(technique, technique.ahead?.last ?? '');
+	const ahead = mode === 'evening' ? new Set<string>() : beforeAnd(technique, technique.ahead?.last ?? '');
 	const owner = (step: string) => (leader && shared.has(step) ? leader.part.id : part.id);
-	const owned = chosen.filter((s) => owner(s.id) === part.id && !(mode === 'before' && early.has(s.id)));
+	const owned = chosen.filter((s) => owner(s.id) === part.id && !(mode === 'before' && ahead.has(s.id)));
 	const out: Step | undefined = mode === 'evening' || leader ? undefined : takeOut(part, technique);
 	const works: Work[] = [];
-	const lags: { from: string; to: string; least: number; most?: number }[] = [];
-	const lastOf = new Map<string, string>();
+	const lags: Mutable<Portion['lags'][number]>[] = [];
+	const early: Mutable<Portion['early'][number]>[] = [];
+	const lanesOf = new Map<string, readonly (readonly string[])[]>();
+	const loads = new Map(
+		owned.map((step) => {
+			const covers = shared.has(step.id) ? eaten : part.covers;
+			return [step.id, { covers, load: batchesOf(step, valuesFor(technique, part.settings, covers), kitchen) }];
+		})
+	);
 	for (const step of owned) {
-		const covers = shared.has(step.id) ? eaten : part.covers;
-		const load = batchesOf(step, valuesFor(technique, part.settings, covers), kitchen);
-		// More are refused (see `compileMeal`): they are not even written out.
-		const count = Math.min(mostBatches, load?.batches ?? 1);
-		const ids = Array.from({ length: count }, (_, k) => (k === 0 ? step.id : `${step.id}-b${k + 1}`));
-		ids.forEach((id, k) => {
-			const say = count === 1 ? step.say : `${step.say}, ${k + 1} of ${count}`.slice(0, 80);
-			works.push({
-				task: task(part.id, id),
-				step: { ...step, id, say },
-				// A batch is for its share of the people.
-				covers: covers / count,
-				vessels: load?.vessels ?? 1,
-				factor: load?.factor ?? 1,
-				batches: load?.batches ?? 1,
-				pieces: load?.unit === 'pieces' ? Math.ceil(load.whole / count) : covers / count
-			});
-			const before = ids[k - 1];
-			if (before !== undefined) {
-				lags.push({ from: task(part.id, before), to: task(part.id, id), least: 0, most: betweenBatches });
-			}
-		});
-		lastOf.set(step.id, task(part.id, ids.at(-1) ?? step.id));
+		const { covers = 0, load } = loads.get(step.id) ?? {};
+		const lanes = load && load.batches > 1 ? lanesWritten(load.lanes) : [];
+		// Every pan has to be hot before its sear, every pot has to boil.
+		const heated = lanes.length > 0 ? 1 : lanesHeatedBy(step, technique, loads);
+		const common = { vessels: load?.vessels ?? 1, factor: load?.factor ?? 1, batches: load?.batches ?? 1 };
+		const add = (nth: number, share: number) => {
+			const id = batchId(step.id, nth);
+			const pieces = load?.unit === 'pieces' ? Math.ceil(load.whole * share - 1e-9) : covers * share;
+			// A batch is for its share of the people.
+			works.push({ ...common, task: task(part.id, id), step: { ...step, id }, covers: covers * share, pieces });
+			return task(part.id, id);
+		};
+		if (lanes.length === 0) {
+			const tasks = Array.from({ length: heated }, (_, k) => [add(k + 1, 1)]);
+			lanesOf.set(step.id, tasks);
+			continue;
+		}
+		const whole = load?.whole ?? 1;
+		const written: string[][] = lanes.map(() => []);
+		for (const { nth, lane, each } of lanes.flat().toSorted((a, b) => a.nth - b.nth)) {
+			const id = add(nth, each / whole);
+			const before = written[lane]?.at(-1);
+			written[lane]?.push(id);
+			if (before !== undefined) lags.push({ from: before, to: id, least: 0, most: betweenBatches });
+		}
+		lanesOf.set(step.id, written);
+		const last = written[0]?.at(-1);
+		// The first lane ends last: what follows goes by it.
+		for (const lane of written.slice(1)) {
+			const end = lane.at(-1);
+			if (end !== undefined && last !== undefined) lags.push({ from: end, to: last, least: 0, ends: true });
+		}
+		const shares = new Map(lanes.flat().map((b) => [task(part.id, batchId(step.id, b.nth)), b.each / whole]));
+		if (step.kind === 'cook') for (const [id, share] of shares) if (id !== last) early.push({ task: id, share });
 	}
-	const endOf = (step: string) =>
-		lastOf.get(step) ?? (leader && shared.has(step) ? endIn(leader, step, task) : task(part.id, step));
+	const firstsOf = (step: string) =>
+		(lanesOf.get(step) ?? []).flatMap((lane) => lane[0] ?? []).concat(lanesOf.has(step) ? [] : task(part.id, step));
+	/** The last task of each lane, of that first which ends last. */
+	const endsOf = (step: string): readonly string[] => {
+		const own = lanesOf.get(step);
+		if (own) return own.flatMap((lane) => lane.at(-1) ?? []);
+		return leader && shared.has(step) ? leader.ends(step) : [task(part.id, step)];
+	};
+	const endOf = (step: string) => endsOf(step)[0] ?? task(part.id, step);
 	const outTask = task(leader?.part.id ?? part.id, outStep);
 	if (out) works.push({ task: outTask, step: out, covers: eaten, vessels: 1, factor: 1, batches: 1, pieces: eaten });
 	for (const step of owned) {
 		for (const { step: before, least, most } of step.after) {
 			if (!here.has(before)) continue;
-			const to = task(part.id, step.id);
-			const isEarly = early.has(before);
-			if (!(mode === 'before' && isEarly)) {
-				lags.push({ from: endOf(before), to, least, ...(most === undefined ? {} : { most }) });
-			}
-			if (mode !== 'evening' && isEarly && !early.has(step.id)) lags.push({ from: outTask, to, least: 0 });
+			const isEarly = ahead.has(before);
+			const [tos, froms] = [firstsOf(step.id), endsOf(before)];
+			// Each pan that was heated is followed by what goes into it.
+			const isPaired = tos.length === froms.length && froms.length > 1 && loads.get(before)?.load === undefined;
+			tos.forEach((to, k) => {
+				const limit = most === undefined ? {} : { most };
+				if (mode !== 'evening' && isEarly && !ahead.has(step.id)) lags.push({ from: outTask, to, least: 0 });
+				if (mode === 'before' && isEarly) return;
+				const own = isPaired ? froms.slice(k, k + 1) : froms;
+				// The longest wait is that of what ended last.
+				own.forEach((from, j) => lags.push({ from, to, least, ...(j === 0 && (k === 0 || isPaired) ? limit : {}) }));
+			});
 		}
 	}
 	const vessels = technique.vessels.flatMap(({ kind, from, to }) => {
 		const between = stepsBetween(technique, from, to).filter((id) => owned.some((s) => s.id === id));
 		const [start, end] = [between[0], between.at(-1)];
 		if (start === undefined || end === undefined) return [];
-		const within = works.filter((w) => between.some((id) => w.step.id === id || w.step.id.startsWith(`${id}-b`)));
-		const holds =
+		const within = works.filter((w) => between.includes(baseOf(w.step.id)));
+		const amount =
 			kind === 'tray' || kind === 'frying pan' || kind === 'dish' ? Math.max(1, ...within.map((w) => w.vessels)) : 1;
-		return [{ kind, amount: holds, from: task(part.id, start), to: endOf(end), tasks: within.map((w) => w.task) }];
+		/** What the vessels beside the first do: heated, filled, emptied. */
+		const beside = between.flatMap((id) => (loads.get(id)?.load ? (lanesOf.get(id) ?? []).slice(1) : []));
+		const others = beside.map((lane) => {
+			const heats = within.filter((w) => lags.some((l) => l.from === w.task && l.to === lane[0] && !l.ends));
+			const own = heats.filter((w) => baseOf(w.step.id) !== w.step.id && w.step.kind === 'preheat').map((w) => w.task);
+			const tasks = [...own, ...lane];
+			return { kind, amount, from: tasks[0] ?? '', to: tasks.at(-1) ?? '', tasks };
+		});
+		const taken = new Set(others.flatMap((o) => o.tasks));
+		const tasks = within.map((w) => w.task).filter((t) => !taken.has(t));
+		return [{ kind, amount, from: firstsOf(start)[0] ?? '', to: endOf(end), tasks }, ...others];
 	});
 	const plated = technique.plate.step;
 	const served =
-		early.has(plated) && mode === 'before' ? [outTask] : [endOf(plated), ...(early.has(plated) ? [outTask] : [])];
-	const evening = works.filter((w) => early.has(baseOf(w.step.id))).map((w) => w.task);
+		ahead.has(plated) && mode === 'before' ? [outTask] : [endOf(plated), ...(ahead.has(plated) ? [outTask] : [])];
+	const evening = works.filter((w) => ahead.has(baseOf(w.step.id))).map((w) => w.task);
 	return {
 		part,
 		of: part.id,
@@ -268,6 +317,8 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 		lags,
 		vessels,
 		served,
+		early,
+		ends: endsOf,
 		...(mode === 'choose' && (out || evening.length > 0) ? { ahead: { evening, before: out ? [outTask] : [] } } : {}),
 		isBefore: mode === 'before'
 	};
@@ -276,9 +327,40 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 /** The step that a batch is one of. */
 export const baseOf = (step: string) => step.replace(/-b\d+$/, '');
 
-/** The last batch of a shared step, in the portion that it stands with. */
-function endIn(leader: Portion, step: string, task: Recipe['task']): string {
-	return leader.works.findLast((w) => baseOf(w.step.id) === step)?.task ?? task(leader.part.id, step);
+const batchId = (step: string, nth: number) => (nth === 1 ? step : `${step}-b${nth}`);
+
+interface Batch {
+	/** Counted over all lanes, round by round; of each round the first lane comes last. */
+	readonly nth: number;
+	readonly lane: number;
+	readonly each: number;
+}
+
+/** The batches of each lane. More than can be are refused (see `compileMeal`): they are not even written out. */
+function lanesWritten(lanes: Batches['lanes']): readonly (readonly Batch[])[] {
+	const rounds = Math.max(...lanes.map((l) => l.batches));
+	const found: Batch[][] = lanes.map(() => []);
+	let nth = 0;
+	for (let round = rounds; round >= 1; round--) {
+		// In the last rounds all lanes work: what has less to do begins later.
+		for (let lane = lanes.length - 1; lane >= 0; lane--) {
+			const { each = 0, batches = 0 } = lanes[lane] ?? {};
+			if (batches >= round && nth < mostBatches) found[lane]?.push({ nth: ++nth, lane, each });
+		}
+	}
+	return found;
+}
+
+/** How many vessels a step heats: as many as what follows in them goes into side by side. */
+function lanesHeatedBy(
+	step: Step,
+	{ steps, vessels }: Technique,
+	loads: ReadonlyMap<string, { readonly load: Batches | undefined }>
+): number {
+	if (step.kind !== 'preheat' || step.need?.kind !== 'burner') return 1;
+	if (!vessels.some((v) => v.from === step.id)) return 1;
+	const next = steps.filter((s) => s.after.some((a) => a.step === step.id));
+	return Math.max(1, ...next.map((s) => loads.get(s.id)?.load?.lanes.length ?? 1));
 }
 
 function takeOut(part: Part, { ahead }: Technique): Step {

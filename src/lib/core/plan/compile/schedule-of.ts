@@ -1,6 +1,6 @@
 // A plan in words back as an answer to the problem it came from: where a replan begins.
 import type { Kitchen } from '../../model/kitchen';
-import type { Plan } from '../../model/plan';
+import { platingsOf, type Plan } from '../../model/plan';
 import type { Compiled, Way } from './compile';
 import { canServe } from './crew';
 import { stationsBehind } from './places';
@@ -24,10 +24,19 @@ export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Ki
 		const mode = exact >= 0 ? exact : ways.findIndex(isHere);
 		if (mode >= 0) modes[step.id] = mode;
 	}
-	for (const { course, plating, cook: who } of plan.services) {
-		const id = trace.plating.get(course);
-		if (id === undefined) continue;
-		const cook = kitchen.cooks.find((c) => c.id === who);
+	const platings = plan.services.flatMap((service) => {
+		const stretches = platingsOf(plan, service);
+		let goneOut = 0;
+		return (trace.plating.get(service.course) ?? []).flatMap(({ task, parts, goesOut }) => {
+			const own = stretches.filter((p) => p.parts === undefined || parts.every((id) => p.parts?.includes(id)));
+			const stretch = own[goneOut] ?? own[0];
+			if (goesOut) goneOut++;
+			return stretch ? [{ id: task, stretch }] : [];
+		});
+	});
+	const usedUntil = new Map<unknown, number>();
+	for (const { id, stretch } of platings) {
+		const cook = kitchen.cooks.find((c) => c.id === stretch.cooks[0]);
 		const task = problem.tasks.find((t) => t.id === id);
 		const theirs = (task?.modes ?? []).findIndex(
 			(mode) =>
@@ -37,8 +46,11 @@ export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Ki
 					(mode.uses ?? []).map((u) => u.resource)
 				)
 		);
-		starts[id] = plating - trace.origin;
+		// Parts that were set in one stretch go on one after the other.
+		const from = usedUntil.get(stretch) ?? stretch.from - trace.origin;
+		starts[id] = from;
 		modes[id] = Math.max(0, theirs);
+		usedUntil.set(stretch, from + (task?.modes[Math.max(0, theirs)]?.duration ?? 0));
 	}
 	const slips = Object.fromEntries(
 		problem.services.map((s) => {

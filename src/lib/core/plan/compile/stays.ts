@@ -85,10 +85,7 @@ function following(lags: Problem['lags']): (from: string, to: string) => boolean
 }
 
 /** The steps with their places tied, and taken by the stay where it holds them. */
-export function withStays(
-	steps: ReadonlyMap<string, TracedStep>,
-	stays: readonly Stay[]
-): ReadonlyMap<string, TracedStep> {
+export function withStays(steps: ReadonlyMap<string, TracedStep>, stays: readonly Stay[]): Map<string, TracedStep> {
 	const result = new Map(steps);
 	for (const { tasks, isHeld } of stays) {
 		for (const t of tasks) {

@@ -2,19 +2,21 @@
 import type { Kitchen } from '../../model/kitchen';
 import { serviceOf, type Meal } from '../../model/meal';
 import { stationKinds } from '../../model/stations';
-import type { Lane, Plan, PlannedStep, Taken } from '../../model/plan';
+import type { Lane, Plan, PlannedStep, Plating, Taken } from '../../model/plan';
 import { spreadOf } from '../../timing/timing';
 import { allergensOf } from '../../model/quantities';
-import { platingId, type Compiled, type TracedStep, type Way } from '../compile/compile';
+import { baseOf } from '../compile/portions';
+import type { Compiled, TracedStep, Way } from '../compile/compile';
+import { pricedOf } from '../compile/plating';
 import { canServe, crewMembers } from '../compile/crew';
-import { stationsBehind } from '../compile/places';
+import { heatOf, stationsBehind } from '../compile/places';
 import type { Schedule } from '../problem';
 import { assignEqual, at } from './assign';
 import { secondsBetween } from './between';
 import { clashesOf } from './guests';
 import { findIdle, findTight } from './hands-load';
 import { heldBy } from '../why/held-by';
-import { terrainOf } from './terrain';
+import { litAt, terrainOf } from './terrain';
 import { timedTasks, type Timed } from './timed';
 import { drawerOf, isServedHot, platesWarmIn, wantWarmPlates } from './warmth';
 
@@ -48,24 +50,38 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 	const clock = (instant: number) => trace.origin + instant;
 	const stationOf = assignStations(happenings, trace.stays, kitchen);
 	const vesselOf = assignVessels(trace.vessels, timed, kitchen);
-	const { hands: handsOf, isManned } = assignHands(happenings, [...trace.plating.values()], timed, kitchen);
+	const settings = [...trace.plating.values()].flat().map((w) => w.task);
+	const { hands: handsOf, isManned } = assignHands(happenings, settings, timed, kitchen);
 	const reasons = heldBy(problem, timed, (id) => takenBy(id, kitchen));
 
 	const courses = meal.courses.map((course) => {
 		const slip = answer.slips?.[course.id] ?? 0;
 		const due = serviceOf(meal, course);
 		const at = due + slip;
-		const plating = timed.get(platingId(course.id));
-		const cook = handsOf.get(platingId(course.id))?.[0]?.cook;
+		const platings = inStretches(
+			(trace.plating.get(course.id) ?? []).flatMap(({ task, plates, parts, goesOut }) => {
+				const t = timed.get(task);
+				const cooks = [...new Set((handsOf.get(task) ?? []).map((h) => h.cook))];
+				return t ? [{ from: clock(t.start), to: clock(t.end), plates, parts: [...parts], cooks, goesOut }] : [];
+			})
+		);
+		const [first] = platings;
+		const cook = first?.cooks[0];
 		return {
 			course: course.id,
 			name: course.name,
 			due,
 			at,
-			plating: plating ? clock(plating.start) : at,
-			...(cook === undefined ? {} : { cook })
+			plating: first?.from ?? at,
+			...(cook === undefined ? {} : { cook }),
+			...(platings.length > 1 || (first?.cooks.length ?? 0) > 1 ? { platings } : {})
 		};
 	});
+	const nth = batchesInOrder(happenings);
+	const saidOf = ({ id, step }: Happening) => {
+		const { k = 0, of = 1 } = nth.get(id) ?? {};
+		return of === 1 ? step.say : `${step.say.slice(0, 70)}, ${k + 1} of ${of}`;
+	};
 	const steps = happenings.map((h): PlannedStep => {
 		const { way, timed: t, step } = h;
 		const { mu, sigma, pull, facts, care } = way.timing;
@@ -75,7 +91,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		return {
 			id: h.id,
 			part: h.part.id,
-			say: step.say,
+			say: saidOf(h),
 			kind: step.kind,
 			from: clock(t.start),
 			to: clock(t.end),
@@ -93,15 +109,18 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 			hands: (handsOf.get(h.id) ?? []).map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) })),
 			...(step.sign ? { sign: step.sign } : {}),
 			// Once where it matters, not with every batch.
-			cautions: isLaterBatch(h.id) ? [] : [...(step.cautions ?? [])],
-			care: isLaterBatch(h.id) ? [] : [...care],
+			cautions: (nth.get(h.id)?.k ?? 0) > 0 ? [] : [...(step.cautions ?? [])],
+			care: (nth.get(h.id)?.k ?? 0) > 0 ? [] : [...care],
 			...(facts ? { facts } : {}),
 			heldBy: reasons.get(h.id) ?? { kind: 'nothing' },
-			after: problem.lags.filter((l) => l.to === h.id && timed.has(l.from)).map((l) => l.from)
+			after: problem.lags
+				.filter((l) => l.to === h.id && timed.has(l.from) && (l.min >= 0 || l.max !== undefined))
+				.map((l) => l.from)
 		};
 	});
 	const laneKind = new Map(lanesOf(kitchen).map((l) => [l.id, l.kind]));
-	const plates = trace.plated.flatMap(({ part, of, technique, served, before, isBefore }) => {
+	const plates = trace.plated.flatMap((p) => {
+		const { part, of, technique, served, before, isBefore } = p;
 		const { plate, ahead } = technique;
 		const service = courses.find((s) => s.course === part.course);
 		const last = served.flatMap((task) => timed.get(task) ?? [])[0];
@@ -126,7 +145,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 				plated,
 				wait,
 				free: plate.free,
-				cost: last.cost,
+				cost: pricedOf(p).reduce((sum, task) => sum + (timed.get(task)?.cost ?? 0), 0),
 				between: secondsBetween(
 					technique,
 					steps.filter((s) => s.part === id),
@@ -146,10 +165,17 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 	const parts = plates.map((p) => (drawer?.parts.has(p.id) ? { ...p, drawer: drawer.name } : p));
 	const clashes = clashesOf(meal, { parts, steps }, techniquesOf(trace.plated));
 	const allHands = [...handsOf.values()].flat().map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) }));
-	const span = {
-		from: Math.min(...steps.map((s) => s.from), ...courses.map((s) => s.plating)),
-		to: Math.max(...courses.map((s) => s.at))
-	};
+	const began = Math.min(...steps.map((s) => s.from), ...courses.map((s) => s.plating));
+	const to = Math.max(...courses.flatMap((s) => [s.at, ...(s.platings ?? []).map((p) => p.to)]));
+	const heated = kitchen.stations.flatMap((s) => {
+		const heat = heatOf(s, kitchen);
+		const firings = steps.flatMap((x) =>
+			x.lane === s.id && x.setting !== undefined ? [{ from: x.from, to: x.to, celsius: x.setting }] : []
+		);
+		return heat ? [{ lane: s.id, heat, firings, lit: litAt(firings, heat) }] : [];
+	});
+	// What heats slowly may have to be lit before anything is done by hand.
+	const span = { from: Math.min(began, ...heated.flatMap((h) => h.lit ?? [])), to };
 	const warmed = wantWarmPlates(waiting);
 	const services = courses.map((s) =>
 		warmed.has(s.course) ? { ...s, warm: Math.max(span.from, s.plating - platesWarmIn) } : s
@@ -171,27 +197,50 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		clashes: [...clashes],
 		steps,
 		waits: waitsOf(steps, parts),
-		terrain: kitchen.stations.flatMap((s) => {
-			const state = problem.states.find((x) => x.id === s.id);
-			if (!state) return [];
-			const firings = steps.flatMap((x) =>
-				x.lane === s.id && x.setting !== undefined ? [{ from: x.from, to: x.to, celsius: x.setting }] : []
-			);
-			return [{ lane: s.id, points: [...terrainOf(firings, { ...state, room: roomIn(s, state.initial) }, span)] }];
-		}),
+		terrain: heated.map(({ lane, heat, firings }) => ({ lane, points: [...terrainOf(firings, heat, span)] })),
 		tight: [...findTight(allHands)],
 		idle: [...findIdle(allHands)]
 	};
 	return { plan, isManned };
 }
 
-const isLaterBatch = (id: string) => /-b\d+$/.test(id);
+/** Plating in one go where nothing is done in between: the same cooks, no wave that goes out. */
+function inStretches(pieces: readonly Plating[]): Plating[] {
+	const found: Plating[] = [];
+	for (const piece of pieces) {
+		const last = found.at(-1);
+		const goesOn =
+			last !== undefined &&
+			!last.goesOut &&
+			last.to === piece.from &&
+			last.cooks.length === piece.cooks.length &&
+			last.cooks.every((c) => piece.cooks.includes(c));
+		if (!goesOn) found.push({ ...piece });
+		else {
+			const parts = [...(last.parts ?? []), ...(piece.parts ?? [])];
+			found.splice(-1, 1, { ...last, to: piece.to, parts, goesOut: piece.goesOut });
+		}
+	}
+	return found;
+}
+
+/** Which of its batches a task is, in order of time: 0 is the first. */
+function batchesInOrder(
+	happenings: readonly Happening[]
+): ReadonlyMap<string, { readonly k: number; readonly of: number }> {
+	const groups = new Map<string, Happening[]>();
+	for (const h of happenings) {
+		const key = baseOf(h.id);
+		groups.set(key, [...(groups.get(key) ?? []), h]);
+	}
+	return new Map(
+		[...groups.values()].flatMap((group) =>
+			group.toSorted((a, b) => a.timed.start - b.timed.start).map((h, k) => [h.id, { k, of: group.length }] as const)
+		)
+	);
+}
 
 const techniquesOf = (plated: Compiled['trace']['plated']) => new Map(plated.map((p) => [p.technique.id, p.technique]));
-
-/** How warm an oven is when it is off, °C: in a replan its state begins as hot as it is. */
-const roomIn = (station: Kitchen['stations'][number], otherwise: number) =>
-	station.kind === 'oven' ? Math.round(station.room) : otherwise;
 
 function lanesOf(kitchen: Kitchen): Lane[] {
 	const stations = kitchen.stations.map(({ id, kind, name }) => ({ id, kind, name }));
@@ -288,8 +337,18 @@ function assignHands(
 			const t = timed.get(id);
 			// What is over, in a replan, takes no hands any more.
 			if (!t || t.uses.length === 0) return [];
-			const crew = t.uses.map((u) => u.resource).filter((resource) => crewMembers(resource));
-			return [{ task: id, group: id, from: t.start, to: t.end, say: '', whole: true, crew }];
+			const crews = t.uses.map((u) => u.resource).filter((resource) => crewMembers(resource));
+			const cooks = t.uses.find((u) => u.resource === 'hands')?.amount ?? 1;
+			const isByName = cooks > 1 && crews.length === cooks && crews.every((c) => crewMembers(c)?.length === 1);
+			return Array.from({ length: cooks }, (_, k) => ({
+				task: id,
+				group: `plating ${k}`,
+				from: t.start,
+				to: t.end,
+				say: '',
+				whole: true,
+				crew: isByName ? crews.slice(k, k + 1) : crews
+			}));
 		})
 	];
 	// In a replan what is past, or could not be given out, takes nobody's hands any more: it may be anybody's.

@@ -10,6 +10,15 @@ export interface TerrainPoint {
 	readonly celsius: number;
 }
 
+/** When an oven is switched on, to be hot for its first firing; `undefined` where there is none. */
+export function litAt(
+	firings: readonly Firing[],
+	{ room, rise }: { readonly room: number; readonly rise: number }
+): number | undefined {
+	const [first] = firings.toSorted((a, b) => a.from - b.from);
+	return first && Math.floor(first.from - rise * Math.max(0, first.celsius - room));
+}
+
 /**
  * Corners of the temperature line: flat while food is in, climbing or falling just in time for the next set point.
  *
@@ -29,7 +38,7 @@ export function terrainOf(
 		if (firing.celsius !== celsius) {
 			const change = firing.celsius - celsius;
 			const takes = change > 0 ? oven.rise * change : -oven.fall * change;
-			points.push({ at: Math.max(until, firing.from - takes), celsius });
+			points.push({ at: Math.max(until, Math.round(firing.from - takes)), celsius });
 			points.push({ at: firing.from, celsius: firing.celsius });
 			celsius = firing.celsius;
 		}

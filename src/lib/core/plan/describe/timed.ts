@@ -10,7 +10,12 @@ export interface Timed {
 	readonly end: number;
 	/** Where it is done, where its mode says so. */
 	readonly at: string | undefined;
-	readonly uses: readonly { readonly resource: string; readonly from: number; readonly to: number }[];
+	readonly uses: readonly {
+		readonly resource: string;
+		readonly amount: number;
+		readonly from: number;
+		readonly to: number;
+	}[];
 	readonly state: { readonly id: string; readonly value: number } | undefined;
 	/** Wait before it is served, where it is. */
 	readonly wait: number | undefined;
@@ -26,7 +31,8 @@ export function timedTasks(problem: Problem, answer: Schedule): ReadonlyMap<stri
 		const way = mode === undefined ? undefined : task.modes[mode];
 		if (start === undefined || mode === undefined || !way) continue;
 		const end = start + way.duration;
-		const serve = problem.serve.find((s) => s.task === task.id);
+		const serves = problem.serve.filter((s) => s.task === task.id);
+		const [serve] = serves;
 		const service = problem.services.find((s) => s.id === serve?.service);
 		const wait = serve && service ? service.due + (answer.slips?.[service.id] ?? 0) - serve.offset - end : undefined;
 		result.set(task.id, {
@@ -34,11 +40,16 @@ export function timedTasks(problem: Problem, answer: Schedule): ReadonlyMap<stri
 			mode,
 			start,
 			end,
-			uses: (way.uses ?? []).map((u) => ({ resource: u.resource, from: u.from ?? 0, to: u.to ?? way.duration })),
+			uses: (way.uses ?? []).map((u) => ({
+				resource: u.resource,
+				amount: u.amount,
+				from: u.from ?? 0,
+				to: u.to ?? way.duration
+			})),
 			at: way.at,
 			state: way.state,
 			wait,
-			cost: serve && wait !== undefined ? serve.rate * Math.max(0, wait - serve.free) : 0
+			cost: wait === undefined ? 0 : serves.reduce((sum, s) => sum + s.rate * Math.max(0, wait - s.free), 0)
 		});
 	}
 	return result;

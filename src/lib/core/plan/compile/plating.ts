@@ -1,0 +1,263 @@
+// The pass: how long it takes to set all parts on all plates, by how many hands, in how many waves; and what a wait costs.
+import type { Kitchen } from '../../model/kitchen';
+import type { Meal } from '../../model/meal';
+import { stationRow } from '../../model/stations';
+import type { Step, Technique } from '../../model/technique';
+import { minute } from '../../units/time';
+import type { Problem } from '../problem';
+import { grid } from '../grid';
+import { modeOf, type Plated, type TracedStep } from './compile';
+import { handsFor, type Hands, type Manning } from './crew';
+import { stationFor } from './places';
+
+/** A stretch of plating: some parts onto some plates, which then go out, or wait for the next parts. */
+export interface Setting {
+	readonly task: string;
+	readonly plates: number;
+	/** Parts of the plan that go on, in their order. */
+	readonly parts: readonly string[];
+	readonly goesOut: boolean;
+}
+
+/** Wiping the rim and looking, for each plate, seconds. */
+const wipe = 4;
+/** A warm plate keeps while the others of its wave are set, seconds (est.). */
+const platingWindow = 6 * minute;
+/** How many times as much a second costs beyond the longest that a part may wait. */
+const beyondLongest = 4;
+/** What is not served within this time after the heat was cooled, seconds. */
+const longestPath = 45 * minute;
+
+const roundUp = (seconds: number) => Math.max(grid, Math.ceil(seconds / grid - 1e-9) * grid);
+
+/** Several cooks at one pass, and waves of plates, for a course that takes so many seconds of hands. */
+function shared(seconds: number, plates: number, cooks: number): { readonly cooks: number; readonly waves: number } {
+	const wanted = Math.ceil(seconds / platingWindow - 1e-9);
+	const hands = Math.max(1, Math.min(cooks, plates, wanted));
+	return { cooks: hands, waves: Math.max(1, Math.min(plates, Math.ceil(seconds / (hands * platingWindow) - 1e-9))) };
+}
+
+/**
+ * Plating: the parts of a course go on one after the other, over all plates of a wave, and the last is on at service; later
+ * waves follow at once. As many cooks as bring it within the time that a hot plate keeps; where all of them are not enough,
+ * in waves, and every wave's wait counts by its share of the plates.
+ */
+export function plateUp(
+	meal: Meal,
+	plated: readonly Plated[],
+	steps: ReadonlyMap<string, TracedStep>,
+	kitchen: Kitchen,
+	manning: Manning
+) {
+	const serve: Problem['serve'] = [];
+	const tasks: Problem['tasks'] = [];
+	const offsets = new Map<string, number>();
+	const plating = new Map<string, readonly Setting[]>();
+	const lags: Problem['lags'] = [];
+	const hands = handsFor({ kind: 'plate', hands: { kind: 'whole' } }, kitchen, manning);
+	for (const course of meal.courses) {
+		const own = plated.filter((p) => p.part.course === course.id);
+		const ids = [...new Set(own.map((p) => p.part.id))];
+		const secondsOf = (id: string) =>
+			Math.max(...own.filter((p) => p.part.id === id).map((p) => p.technique.plate.perPlate * p.part.covers));
+		const byHand = ids.reduce((sum, id) => sum + secondsOf(id), 0);
+		if (byHand === 0) continue;
+		const plates = Math.max(...own.map((p) => p.part.covers));
+		const { cooks, waves } = shared(byHand + wipe * plates, plates, handsAtOnce(kitchen));
+		/** Seconds before the plates go out at which each part goes on. */
+		let left = (wipe * plates) / (cooks * waves);
+		const pieces: { id: string; from: number; to: number }[] = [];
+		for (const id of ids.toReversed()) {
+			const to = pieces.length === 0 ? 0 : roundUp(left);
+			left += secondsOf(id) / (cooks * waves);
+			pieces.unshift({ id, from: roundUp(left), to });
+			offsets.set(id, roundUp(left));
+		}
+		/** From one wave to the next. */
+		const apart = roundUp(left);
+		for (const p of own) {
+			const at = offsets.get(p.part.id) ?? 0;
+			for (let wave = 0; wave < waves; wave++)
+				serve.push(...waitsOf(p, { service: course.id, offset: at - wave * apart }, 1 / waves, wave === 0, steps));
+		}
+		const settings =
+			waves === 1 ? partByPart(course.id, pieces, plates) : inWaves(course.id, ids, plates, waves, apart);
+		plating.set(course.id, settings);
+		/** Plates may stand so long before they go out, beside what plating takes. */
+		const slack = Math.max(grid, platingWindow - apart);
+		settings.forEach(({ task, parts, goesOut, from, to }, k) => {
+			tasks.push({ id: task, modes: modesOf(hands, cooks, from - to, manning) });
+			const limit = goesOut ? { rate: 0, max: 0 } : { rate: 1, max: Math.floor(slack / grid) * grid };
+			serve.push({ task, service: course.id, offset: to, free: 0, ...limit });
+			const next = settings[k + 1];
+			if (next && waves === 1) lags.push({ from: task, to: next.task, min: 0 });
+			if (k > 0 && waves > 1) return;
+			for (const p of own.filter((x) => parts.includes(x.part.id)))
+				for (const served of p.served) lags.push({ from: served, to: task, min: 0 });
+		});
+	}
+	return { serve, offsets, platingTasks: tasks, plating, lags };
+}
+
+interface Timed extends Setting {
+	/** Seconds before service of the first wave. */
+	readonly from: number;
+	readonly to: number;
+}
+
+/** One wave, a task for each part that takes its time: something else may be done between two of them. */
+function partByPart(
+	course: string,
+	pieces: readonly { readonly id: string; readonly from: number; readonly to: number }[],
+	plates: number
+): readonly Timed[] {
+	const found: Timed[] = [];
+	let waiting: string[] = [];
+	pieces.forEach(({ id, from, to }, k) => {
+		waiting.push(id);
+		if (from === to) return;
+		const goesOut = k === pieces.length - 1;
+		found.push({ task: `plating/${course}-${id}`, plates, parts: waiting, goesOut, from, to });
+		waiting = [];
+	});
+	return found;
+}
+
+/** All parts onto some of the plates, which go out; then onto the next. */
+function inWaves(
+	course: string,
+	parts: readonly string[],
+	plates: number,
+	waves: number,
+	apart: number
+): readonly Timed[] {
+	return Array.from({ length: waves }, (_, k) => {
+		const before = Math.round((plates * k) / waves);
+		return {
+			task: `plating/${course}-w${k + 1}`,
+			plates: Math.round((plates * (k + 1)) / waves) - before,
+			parts,
+			goesOut: true,
+			from: apart - k * apart,
+			to: 0 - k * apart
+		};
+	});
+}
+
+/** Cooks who may plate. */
+const handsAtOnce = ({ cooks }: Kitchen) => cooks.length;
+
+/** Plating goes at one pace: any so many of those who may. */
+function modesOf(
+	hands: readonly Hands[],
+	cooks: number,
+	duration: number,
+	manning: Manning
+): Problem['tasks'][number]['modes'] {
+	const distinct = [...new Map(hands.map((h) => [h.also.join(), h.also])).values()];
+	const all = { resource: 'hands', amount: cooks };
+	if (manning === 'pooled' || cooks === 1)
+		return distinct.map((crew) => ({
+			duration,
+			uses: [all, ...crew.map((resource) => ({ resource, amount: cooks }))]
+		}));
+	return choose(distinct, cooks).map((those) => ({
+		duration,
+		uses: [all, ...those.flat().map((resource) => ({ resource, amount: 1 }))]
+	}));
+}
+
+/** All ways to take so many of a list. */
+function choose<T>(list: readonly T[], count: number): readonly (readonly T[])[] {
+	if (count === 0) return [[]];
+	return list.flatMap((first, i) => choose(list.slice(i + 1), count - 1).map((rest) => [first, ...rest]));
+}
+
+interface At {
+	readonly service: string;
+	readonly offset: number;
+}
+
+/**
+ * What the waits of a part cost for one wave: from the end of its last step, or, where it comes off the heat before that, from
+ * there, less what the steps in between take; each batch by its share.
+ */
+function waitsOf(
+	{ technique, served, early, ends }: Plated,
+	at: At,
+	share: number,
+	isFirst: boolean,
+	steps: ReadonlyMap<string, TracedStep>
+): Problem['serve'] {
+	const { plate } = technique;
+	const [free, most] = [Math.floor(plate.free / grid) * grid, Math.floor(plate.most / grid) * grid];
+	const priced = (part: number) => (plate.rate === 0 ? 0 : Math.max(1, Math.round(plate.rate * share * part)));
+	const off = offTheHeat(technique).flatMap((step) => {
+		const task = ends(step)[0];
+		const after = pathAfter(step, technique, (s) => lengthOf(ends(s)[0], steps));
+		return task !== undefined && steps.has(task) && after !== undefined ? [{ task, after }] : [];
+	});
+	const limit = isFirst ? { max: most } : {};
+	const entries: Problem['serve'] = [
+		...served.map((task) => {
+			// What was made before the evening comes from the cold: it has no heat to come from.
+			const rate = off.length > 0 && steps.get(task)?.step.id === plate.step ? 0 : priced(1);
+			return { task, ...at, free, rate, ...limit };
+		}),
+		...off.map(({ task, after }) => ({ task, ...at, free: free + after, rate: priced(1) })),
+		...early.flatMap((batch) => {
+			const step = steps.get(batch.task)?.step.id.replace(/-b\d+$/, '') ?? '';
+			const after = pathAfter(step, technique, (s) => lengthOf(ends(s)[0], steps));
+			if (after === undefined) return [];
+			const rate = priced(batch.share);
+			return [
+				{ task: batch.task, ...at, free: free + after, rate },
+				...(most > 0 ? [{ task: batch.task, ...at, free: most + after, rate: beyondLongest * rate }] : [])
+			];
+		})
+	];
+	return entries.filter((s) => s.rate > 0 || s.max !== undefined || isFirst);
+}
+
+/** Tasks whose wait has a price, by part: those that finish it, its batches, and where it came off the heat. */
+export const pricedOf = ({ technique, served, early, ends }: Plated): readonly string[] => [
+	...new Set([
+		...served,
+		...early.map((b) => b.task),
+		...offTheHeat(technique).flatMap((step) => ends(step).slice(0, 1))
+	])
+];
+
+const lengthOf = (task: string | undefined, steps: ReadonlyMap<string, TracedStep>) =>
+	Math.min(...(steps.get(task ?? '')?.ways.map((way) => modeOf(way).duration) ?? [0]));
+
+const isHot = ({ kind, need }: Step) => kind === 'cook' && need !== undefined && stationRow(stationFor(need)).isHot;
+
+/** The steps after which a part is no longer on the heat, where it is not plated from it. */
+function offTheHeat({ steps, plate }: Technique): readonly string[] {
+	const found: string[] = [];
+	const seen = new Set([plate.step]);
+	for (const id of seen) {
+		const step = steps.find((s) => s.id === id);
+		if (step && isHot(step)) {
+			if (id !== plate.step) found.push(id);
+			continue;
+		}
+		for (const { step: before } of step?.after ?? []) seen.add(before);
+	}
+	return found;
+}
+
+/** How long the steps between one and the plate take, seconds; `undefined` where it cools in between. */
+function pathAfter(from: string, { steps }: Technique, lengthOfStep: (step: string) => number): number | undefined {
+	const after = (step: string): number | undefined => {
+		const next = steps.filter((s) => s.after.some((a) => a.step === step));
+		const lengths = next.map((s) => {
+			const rest = s.kind === 'chill' || s.kind === 'soak' ? undefined : after(s.id);
+			return rest === undefined ? undefined : rest + lengthOfStep(s.id);
+		});
+		return lengths.includes(undefined) ? undefined : Math.max(0, ...lengths.map((l) => l ?? 0));
+	};
+	const path = after(from);
+	return path === undefined || path > longestPath ? undefined : path;
+}
