@@ -13,6 +13,9 @@ const washed: ReadonlySet<VesselKind> = new Set<VesselKind>([
 	'tray'
 ]);
 
+/** Whether a task is a wash. */
+export const isWash = (task: string) => /\/wash-/.test(task);
+
 type Raw = 'meat or fish' | 'egg';
 
 /** What raw food a step of handwork on a board deals with. */

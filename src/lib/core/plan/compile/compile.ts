@@ -19,6 +19,7 @@ import { plateUp, type Setting } from './plating';
 import { labelOf, priceSetPoints } from './set-points';
 import { keepPlaces, staysOf, withStays, type Stay } from './stays';
 import { alternativesOf, baseOf, type Portion, type Work } from './portions';
+import { resourcesHeld } from './vessels';
 import { looksAt, valueOf } from '../../timing/model-times';
 
 /** How far beyond the last service a plan may slip. */
@@ -56,6 +57,8 @@ export interface TracedStep {
 interface HeldVessel {
 	readonly part: string;
 	readonly kind: VesselKind;
+	/** The one that it was sized for, by name. */
+	readonly size?: string;
 	readonly amount: number;
 	/** First and last task, by id. */
 	readonly from: string;
@@ -241,7 +244,14 @@ export function compileMeal(
 		],
 		lags: [...lags, ...ofPlating, ...washes, ...prices.lags],
 		holds: [
-			...vessels.map((v) => ({ resource: `vessel:${v.kind}`, amount: v.amount, from: v.from, to: v.to })),
+			...vessels.flatMap((v) =>
+				resourcesHeld(kitchen, v.kind, v.size).map((resource) => ({
+					resource,
+					amount: v.amount,
+					from: v.from,
+					to: v.to
+				}))
+			),
 			...places.holds
 		],
 		ties: [...places.ties, ...prices.ties],
@@ -524,6 +534,7 @@ function joinVessels(vessels: Mutable<HeldVessel>[], from: string, to: string): 
 	const joined = vessels[second];
 	if (!first || !joined) return;
 	first.to = joined.to;
+	if (joined.size !== undefined) first.size ??= joined.size;
 	first.tasks = [...first.tasks, ...joined.tasks];
 	vessels.splice(second, 1);
 }

@@ -7,6 +7,7 @@ import { usualStation } from '../../model/stations';
 import type { Need } from '../../model/technique';
 import { grid as timeGrid } from '../grid';
 import type { Problem } from '../problem';
+import { vesselResources } from './vessels';
 
 type NeedOf<K extends Need['kind']> = Extract<Need, { kind: K }>;
 
@@ -271,9 +272,8 @@ export function resourcesOf(kitchen: Kitchen): Pick<Problem, 'resources' | 'stat
 		const r = rowOf(station.kind);
 		add(r.resource(station, kitchen), r.capacity(station));
 	}
-	for (const vessel of kitchen.vessels) add(`vessel:${vessel.kind}`, vessel.count);
 	return {
-		resources: [...capacity].map(([id, amount]) => ({ id, capacity: amount })),
+		resources: [...[...capacity].map(([id, amount]) => ({ id, capacity: amount })), ...vesselResources(kitchen)],
 		states: kitchen.stations.flatMap((s) => {
 			const heat = rowOf(s.kind).heat?.(s, kitchen);
 			return heat ? [{ id: s.id, ...stateOf(s.kind, heat) }] : [];

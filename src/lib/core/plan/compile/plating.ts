@@ -87,7 +87,7 @@ export function plateUp(
 		const slack = Math.max(grid, platingWindow - apart);
 		settings.forEach(({ task, parts, goesOut, from, to }, k) => {
 			tasks.push({ id: task, modes: modesOf(hands, cooks, from - to, manning) });
-			const limit = goesOut ? { rate: 0, max: 0 } : { rate: 1, max: Math.floor(slack / grid) * grid };
+			const limit = goesOut ? { rate: 0, max: 0 } : { rate: 0, max: Math.floor(slack / grid) * grid };
 			serve.push({ task, service: course.id, offset: to, free: 0, ...limit });
 			const next = settings[k + 1];
 			if (next && waves === 1) lags.push({ from: task, to: next.task, min: 0 });

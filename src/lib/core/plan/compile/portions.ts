@@ -40,6 +40,8 @@ export interface Portion {
 	}[];
 	readonly vessels: readonly {
 		readonly kind: Technique['vessels'][number]['kind'];
+		/** The very vessel, or one as large: what goes into it fits no smaller one. */
+		readonly size?: string;
 		readonly amount: number;
 		readonly from: string;
 		readonly to: string;
@@ -295,15 +297,19 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 			kind === 'tray' || kind === 'frying pan' || kind === 'dish' ? Math.max(1, ...within.map((w) => w.vessels)) : 1;
 		/** What the vessels beside the first do: heated, filled, emptied. */
 		const beside = between.flatMap((id) => (loads.get(id)?.load ? (lanesOf.get(id) ?? []).slice(1) : []));
-		const others = beside.map((lane) => {
+		const sizeOf = (lane: number) => {
+			const size = between.flatMap((id) => loads.get(id)?.load?.lanes[lane]?.vessel ?? [])[0];
+			return size === undefined ? {} : { size };
+		};
+		const others = beside.map((lane, k) => {
 			const heats = within.filter((w) => lags.some((l) => l.from === w.task && l.to === lane[0] && !l.ends));
 			const own = heats.filter((w) => baseOf(w.step.id) !== w.step.id && w.step.kind === 'preheat').map((w) => w.task);
 			const tasks = [...own, ...lane];
-			return { kind, amount, from: tasks[0] ?? '', to: tasks.at(-1) ?? '', tasks };
+			return { kind, ...sizeOf(k + 1), amount, from: tasks[0] ?? '', to: tasks.at(-1) ?? '', tasks };
 		});
 		const taken = new Set(others.flatMap((o) => o.tasks));
 		const tasks = within.map((w) => w.task).filter((t) => !taken.has(t));
-		return [{ kind, amount, from: firstsOf(start)[0] ?? '', to: endOf(end), tasks }, ...others];
+		return [{ kind, ...sizeOf(0), amount, from: firstsOf(start)[0] ?? '', to: endOf(end), tasks }, ...others];
 	});
 	const plated = technique.plate.step;
 	const served =

@@ -9,8 +9,10 @@ import { baseOf } from '../compile/portions';
 import type { Compiled, TracedStep, Way } from '../compile/compile';
 import { pricedOf } from '../compile/plating';
 import { canServe, crewMembers } from '../compile/crew';
+import { isWash } from '../compile/clean';
 import { heatOf, stationsBehind } from '../compile/places';
 import type { Schedule } from '../problem';
+import { fitsIn, vesselKindOf, vesselName, vesselsOf } from '../compile/vessels';
 import { assignEqual, at } from './assign';
 import { secondsBetween } from './between';
 import { clashesOf } from './guests';
@@ -42,8 +44,11 @@ export interface Described {
 /** Describe a feasible answer to a compiled meal. */
 export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Compiled, answer: Schedule): Described {
 	const timed = timedTasks(problem, answer);
+	const over = Math.max(...[...trace.plating.values()].flat().map((s) => timed.get(s.task)?.end ?? 0));
 	const happenings: readonly Happening[] = [...trace.steps].flatMap(([id, traced]) => {
 		const t = timed.get(id);
+		// What is washed when all is served is no part of the plan.
+		if (t && t.start >= over && isWash(id)) return [];
 		const way = t && traced.ways[t.mode];
 		return t && way ? [{ ...traced, id, timed: t, way }] : [];
 	});
@@ -289,18 +294,29 @@ function assignVessels(
 ): ReadonlyMap<string, string> {
 	const result = new Map<string, string>();
 	for (const kind of new Set(held.map((v) => v.kind))) {
-		const names = kitchen.vessels
-			.filter((v) => v.kind === kind)
-			.flatMap((v) => Array.from({ length: v.count }, () => `${v.name}, ${v.size}`));
+		// The smallest first: what fits any leaves the large ones to what does not.
+		const those = vesselsOf(kitchen, kind);
 		const stretches = held.flatMap((v) => {
 			const [first, last] = [timed.get(v.from), timed.get(v.to)];
 			if (v.kind !== kind || !first || !last) return [];
-			const stretch = { from: first.start, to: last.end, group: v.part, tasks: v.tasks, amount: v.amount };
+			const stretch = {
+				from: first.start,
+				to: last.end,
+				group: v.part,
+				tasks: v.tasks,
+				amount: v.amount,
+				size: v.size
+			};
 			return Array.from({ length: v.amount }, (_, k) => ({ ...stretch, group: `${v.part} ${k}` }));
 		});
-		assignEqual(stretches, names.length).chosen.forEach((k, i) => {
+		const can = (stretch: number, k: number) => {
+			const vessel = those[k];
+			return vessel !== undefined && fitsIn(kitchen, vessel, stretches[stretch]?.size);
+		};
+		assignEqual(stretches, those.length, { can }).chosen.forEach((k, i) => {
 			const { tasks = [], amount = 1 } = stretches[i] ?? {};
-			const name = names[k];
+			const vessel = those[k];
+			const name = vessel && vesselName(vessel);
 			for (const id of tasks) if (name) result.set(id, amount > 1 ? `${amount} × ${name}` : name);
 		});
 	}
@@ -404,7 +420,8 @@ function waitsOf(steps: readonly PlannedStep[], parts: Plan['parts']): Plan['wai
 /** What a resource of the problem is to a cook. */
 function takenBy(id: string, kitchen: Kitchen): Taken {
 	if (id === 'hands' || crewMembers(id)) return { kind: 'hands' };
-	if (id.startsWith('vessel:')) return { kind: 'vessel', vessel: id.slice('vessel:'.length) };
+	const vessel = vesselKindOf(id);
+	if (vessel !== undefined) return { kind: 'vessel', vessel };
 	const [station, ...more] = stationsBehind(id, kitchen);
 	if (!station) return { kind: 'other', id };
 	const isOneOf = more.length > 0;

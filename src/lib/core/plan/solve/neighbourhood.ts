@@ -88,12 +88,29 @@ export function neighbourhoods({ problem, horizon, unit, tasks }: Model, random:
 	return (best) => (n === 0 ? [] : kinds[random(kinds.length)]!(best));
 }
 
-/** Tasks tied together by lags, holds or places. */
+/** For each choice the tasks of its options and of the parts that they are in, by index. */
+export function aroundChoices(problem: Problem): readonly (readonly number[])[] {
+	const parts = partsOf(problem);
+	const partOf = new Map(parts.flatMap((part) => part.map((i) => [i, part] as const)));
+	const index = new Map(problem.tasks.map((t, i) => [t.id, i]));
+	return problem.choices.map((c) => {
+		const own = c.options.flatMap((o) => o.tasks.flatMap((id) => index.get(id) ?? []));
+		return [...new Set(own.flatMap((i) => partOf.get(i) ?? []))];
+	});
+}
+
+/**
+ * Tasks tied together by lags, holds or places. What is served at no price whenever it waits, as plating, is where parts
+ * meet, and ties none.
+ */
 function partsOf(problem: Problem): readonly (readonly number[])[] {
+	const priced = new Set(problem.serve.filter((s) => s.rate > 0).map((s) => s.task));
+	const meets = new Set(problem.serve.filter((s) => !priced.has(s.task)).map((s) => s.task));
 	const index = new Map(problem.tasks.map((t, i) => [t.id, i]));
 	const leader = problem.tasks.map((_, i) => i);
 	const find = (i: number): number => (leader[i] === i ? i : (leader[i] = find(leader[i]!)));
-	for (const { from, to } of [...problem.lags, ...problem.holds]) leader[find(index.get(from)!)] = find(index.get(to)!);
+	for (const { from, to } of [...problem.lags, ...problem.holds])
+		if (!meets.has(from) && !meets.has(to)) leader[find(index.get(from)!)] = find(index.get(to)!);
 	for (const tie of problem.ties) {
 		const [first, ...others] = tie.flatMap((id) => index.get(id) ?? []);
 		for (const i of others) leader[find(i)] = find(first!);

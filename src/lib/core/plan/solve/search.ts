@@ -7,7 +7,7 @@ import { ActivityHeap } from './heap';
 import type { Incumbent } from './incumbent';
 import type { Literal } from './model/literals';
 import type { Model } from './model/model';
-import { neighbourhoods, type Neighbourhood } from './neighbourhood';
+import { aroundChoices, neighbourhoods, type Neighbourhood } from './neighbourhood';
 
 /** How a stretch of search between two restarts decides. */
 type Manner = 'follow' | 'backward' | 'activity' | 'orders' | 'greedy' | 'nearby' | 'probe';
@@ -68,6 +68,12 @@ const EFFORT_PER_WORK = 8;
 /** Tasks that are looked at, for what to decide next, for one unit of effort. */
 const TASKS_PER_EFFORT = 250;
 
+/** Shares of the gap, as divisors, that a step is asked to win. */
+const strides = [50, 20, 10, 5, 3];
+
+/** One of so many steps near the best plan takes another option of a choice. */
+const flipsOneIn = 5;
+
 /** How far from its place in the best plan a task may go in the nearby manner, units. */
 const nearRooms = [0, 4, 12, 40, 120];
 
@@ -115,6 +121,8 @@ export class Search {
 	/** Whether the best plan is shown to be the best. */
 	private isClosed = false;
 	private readonly neighbourhood: Neighbourhood;
+	/** Tasks of the parts that a choice is about, by choice. */
+	private readonly around: readonly (readonly number[])[];
 	private readonly startOf: Int32Array;
 	/** Variables of start and end, and the end's shift, by task. */
 	private readonly starts: Int32Array;
@@ -135,6 +143,7 @@ export class Search {
 		this.random = (below) => (below <= 1 ? 0 : uniformInt(generator, 0, below - 1));
 		this.heap = new ActivityHeap(engine.variables, () => engine.activity);
 		this.neighbourhood = neighbourhoods(model, this.random);
+		this.around = aroundChoices(model.problem);
 		this.startOf = new Int32Array(engine.variables).fill(-1);
 		this.starts = Int32Array.from(tasks, (t) => t.start);
 		this.ends = Int32Array.from(tasks, (t) => t.end);
@@ -247,6 +256,7 @@ export class Search {
 		if (this.manner === 'greedy') this.shuffle(best);
 		if (this.manner === 'nearby') this.pin(best);
 		if (this.manner === 'probe') this.probe();
+		if (this.manner === 'nearby' || this.manner === 'greedy') this.stride();
 		this.turnPins = this.pins.slice();
 		this.repeats = 0;
 	}
@@ -386,6 +396,16 @@ export class Search {
 		return false;
 	}
 
+	/** Ask for more than the least step: plans better by a little would come one after another. */
+	private stride(): void {
+		const { engine } = this;
+		const { cost } = this.model.objective;
+		if (cost === undefined || this.random(4) === 0) return;
+		const [low, high] = [engine.lb[2 * cost]!, -engine.lb[2 * cost + 1]!];
+		const step = Math.floor((high - low) / strides[this.random(strides.length)]!);
+		this.pins.push(2 * cost + 1, -(high - step));
+	}
+
 	/** The best plan's order, disturbed. */
 	private shuffle(best: Incumbent): void {
 		const { tasks, horizon } = this.model;
@@ -423,10 +443,19 @@ export class Search {
 		});
 	}
 
+	/** Another option of one choice, and the tasks of all of its options, with those of their parts. */
+	private flip(best: Incumbent): { readonly choice: number; readonly option: number; readonly free: readonly number[] } {
+		const choice = this.random(this.model.options.length);
+		const count = this.model.options[choice]!.length;
+		const option = (best.options[choice]! + 1 + this.random(Math.max(1, count - 1))) % count;
+		return { choice, option, free: this.around[choice]! };
+	}
+
 	/** Everything but a neighbourhood where it is in the best plan, or not far from there. */
 	private pin(best: Incumbent): void {
-		const free = new Set(this.neighbourhood(best));
 		const { model } = this;
+		const flipped = model.options.length > 0 && this.random(flipsOneIn) === 0 ? this.flip(best) : undefined;
+		const free = new Set(flipped?.free ?? this.neighbourhood(best));
 		// What is free may be done in any way: the latest, the best plan's, or one drawn.
 		const draw = this.random(4);
 		if (draw < 2)
@@ -440,8 +469,10 @@ export class Search {
 			if (keepsModes) this.pins.push(...modes[best.modes[i]!]!);
 		});
 		model.options.forEach((literals, c) => {
-			if (this.random(4) > 0) this.pins.push(...literals[best.options[c]!]!);
+			if (c !== flipped?.choice && this.random(4) > 0) this.pins.push(...literals[best.options[c]!]!);
 		});
+		// What is decided first stands last.
+		if (flipped) this.pins.push(...model.options[flipped.choice]![flipped.option]!);
 	}
 
 	/**

@@ -1,4 +1,5 @@
 // Why there is no plan, as facts: which steps cannot all be done, and what they share.
+import { vesselKindOf } from '../compile/vessels';
 import type { Kitchen } from '../../model/kitchen';
 import type { Trace } from '../compile/compile';
 import { crewMembers } from '../compile/crew';
@@ -44,7 +45,8 @@ function sharedBy(id: string, kitchen: Kitchen): Shared | undefined {
 	if (id === 'hands') return { kind: 'hands', pairs: kitchen.cooks.length };
 	const crew = crewMembers(id);
 	if (crew) return { kind: 'crew', cooks: kitchen.cooks.filter((c) => crew.includes(c.id)).map((c) => c.name) };
-	if (id.startsWith('vessel:')) return { kind: 'vessels', vessel: id.slice('vessel:'.length) };
+	const vessel = vesselKindOf(id);
+	if (vessel !== undefined) return { kind: 'vessels', vessel };
 	const stations = stationsBehind(id, kitchen);
 	if (stations.length > 0) return { kind: 'stations', names: stations.map((s) => s.name) };
 	const oven = kitchen.stations.find((s) => s.id === id);
