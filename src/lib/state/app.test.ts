@@ -15,7 +15,7 @@ import { fakePlanner, until } from './testing/fakes';
 import { withTechniqueKept } from './table';
 
 const [supper] = demoCases as [(typeof demoCases)[number]];
-const demo = planDemo(supper, 400);
+const demo = planDemo(supper, 2000);
 let open: App[] = [];
 
 async function tab(): Promise<App> {

@@ -10,7 +10,7 @@ import { Planning } from './planning.svelte';
 import { fakePlanner, until } from './testing/fakes';
 
 const [supper] = demoCases as [(typeof demoCases)[number]];
-const demo = planDemo(supper, 400);
+const demo = planDemo(supper, 2000);
 const what = { ...supper, techniques: [...library.values()] };
 const forPeople = (covers: number) => ({ ...what, meal: withCovers(supper.meal, covers) });
 

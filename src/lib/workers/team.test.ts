@@ -57,7 +57,7 @@ test('one alone plans as without a team', async () => {
 test('what one finds the others hear, only ever better, and the best is the answer', async () => {
 	const members = [member(), member(), member()];
 	const objectives: number[] = [];
-	const answer = await planTogether(members, 1, request(supper, 8000), ({ plan }) => {
+	const answer = await planTogether(members, 1, request(supper, 40_000), ({ plan }) => {
 		if (plan) objectives.push(plan.objective);
 	});
 	if (answer.kind !== 'plan') throw new Error(answer.kind);

@@ -9,7 +9,7 @@ import type { Issue } from '../issues';
 import { hour } from '../units/time';
 import { compileMeal, type Compiled, type TracedStep, type Way } from './compile/compile';
 import { stationFor } from './compile/places';
-import { baseOf } from './compile/portions';
+import { baseOf, batchOf } from './compile/portions';
 import { solve } from './solve/solve';
 import { warningsOf, type Warning } from './warnings';
 
@@ -198,7 +198,7 @@ function figuresIn({ problem, trace }: Compiled): Figures {
 	const loss = taken.findLast(({ way }) => way.timing.loss !== undefined)?.way.timing.loss;
 	const hands = taken.reduce((sum, { way }) => sum + way.hands.reduce((s, h) => s + h.to - h.from, 0), 0);
 	return {
-		steps: taken.map(stepFigures),
+		steps: taken.map((t) => stepFigures(t, counts.get(baseOf(t.step.id)) ?? 1)),
 		cooking_min: round(minutes(usual(cooking))),
 		hands_min: round(minutes(hands)),
 		total_min: round(minutes(wholeOf(problem, trace, new Set(taken.map((t) => t.id))))),
@@ -206,17 +206,24 @@ function figuresIn({ problem, trace }: Compiled): Figures {
 			? {}
 			: { pull_c: round(pulled.pull), climb_k: round((pulled.peak ?? pulled.pull) - pulled.pull) }),
 		rest_min: round(minutes(usual(rest))),
-		batches: Math.max(1, ...counts.values()),
+		// What heats a second pan is no batch.
+		batches: Math.max(
+			1,
+			...taken.flatMap(({ step }) => (step.kind === 'preheat' ? [] : (counts.get(baseOf(step.id)) ?? 1)))
+		),
 		...(loss === undefined ? {} : { loss_pct: round(loss, 1) })
 	};
 }
 
-function stepFigures({ id, step, way }: TracedStep & { readonly id: string; readonly way: Way }): StepFigures {
+function stepFigures(
+	{ id, step, way }: TracedStep & { readonly id: string; readonly way: Way },
+	batches: number
+): StepFigures {
 	const { shortest, usual, longest } = spreadOf(way.timing);
 	const { pull, peak } = way.timing;
 	return {
 		step: id.slice(id.indexOf('/') + 1),
-		say: step.say,
+		say: batches === 1 ? step.say : `${step.say}, ${batchOf(step.id)} of ${batches}`,
 		kind: step.kind,
 		shortest_s: round(shortest, 1),
 		usual_s: round(usual, 1),
@@ -229,7 +236,8 @@ function stepFigures({ id, step, way }: TracedStep & { readonly id: string; read
 
 /** Seconds from the first step until the part can be plated, in the best plan, alone in the kitchen, all ovens hot. */
 function wholeOf(problem: Compiled['problem'], trace: Compiled['trace'], evening: ReadonlySet<string>): number {
-	const hot = { ...problem, states: problem.states.map((s) => ({ ...s, rise: 0, fall: 0 })) };
+	// As soon as can be: handwork is not done ahead.
+	const hot = { ...problem, wants: [], states: problem.states.map((s) => ({ ...s, rise: 0, fall: 0 })) };
 	const search = solve(hot, { seed: 1, budget });
 	for (;;) {
 		const step = search.next(undefined);

@@ -77,7 +77,7 @@ test('where a promise cannot be kept any more, a plan that breaks one is found',
 	let broken = 0;
 	fc.assert(
 		fc.property(anyMoment, ({ demo, standing }) => {
-			const request = { ...demo, techniques: [...library.values()], seed: 1, budget: 600, standing };
+			const request = { ...demo, techniques: [...library.values()], seed: 1, budget: 3000, standing };
 			if (planMealNow(request).kind !== 'conflict') return;
 			broken++;
 			const [cure] = [...cures(request)].filter((c) => c !== undefined);
@@ -93,7 +93,7 @@ test('where life goes by the plan, nothing that lies ahead has to move', () => {
 		const clock = Math.round((plan.from + plan.to) / 2);
 		const run = runUntil(runOf(plan), clock);
 		const standing = standingOf(run, instantAt(run, clock));
-		const outcome = planMealNow({ ...demo, techniques: [...library.values()], seed: 1, budget: 400, standing });
+		const outcome = planMealNow({ ...demo, techniques: [...library.values()], seed: 1, budget: 3000, standing });
 		expect(outcome.kind).toBe('plan');
 		// What has begun is settled on the grid of times, to the next step of it.
 		if (outcome.kind === 'plan') expect(outcome.plan.objective).toBeLessThan(plan.objective + grid);
@@ -114,7 +114,7 @@ test('one forgotten tap, whichever it is, makes no conflict: all resources are s
 				.toSorted((a, b) => doneAt(plan, a) - doneAt(plan, b))
 				.reduce((r, c) => withEvent(r, { kind: 'done', cue: c.id }, instantAt(r, doneAt(plan, c))), runOf(plan));
 			const standing = standingOf(run, instantAt(run, clock));
-			const request = { ...demo, techniques: [...library.values()], seed: 1, budget: 800, standing };
+			const request = { ...demo, techniques: [...library.values()], seed: 1, budget: 3000, standing };
 			tried++;
 			const outcome = planMealNow(request);
 			if (outcome.kind === 'issues') throw new Error(JSON.stringify(outcome));

@@ -35,7 +35,9 @@ function networkOf(
 	const holds = problem.holds.flatMap((h) => {
 		const [from, to] = [index.get(h.from), index.get(h.to)];
 		if (from === undefined || to === undefined) return [];
-		const isVoid = jobs[to]!.planned + jobs[to]!.duration <= jobs[from]!.planned;
+		const { at } = there[from]!.modes[modes[h.from]!]!;
+		const isElsewhere = h.at !== undefined && h.at !== at;
+		const isVoid = isElsewhere || jobs[to]!.planned + jobs[to]!.duration <= jobs[from]!.planned;
 		return isVoid ? [] : [{ resource: resource.get(h.resource)!, amount: h.amount, from, to }];
 	});
 	return {

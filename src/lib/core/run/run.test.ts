@@ -1,4 +1,5 @@
 // The live run: whatever the cook does, every cue is in one place; the log is the same run in whatever order it comes.
+import { platingsOf } from '../model/plan';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoCases, planDemo } from '../testing/demo-plan';
@@ -33,10 +34,21 @@ test('the oven is lit as long before as it takes', () => {
 test('plating is for whoever the plan has plating, and not always for the first cook', () => {
 	for (const plan of plans) {
 		for (const s of plan.services.filter((x) => x.plating < x.at)) {
-			const cue = cuesOf(plan).find((c) => c.id === `${s.course}#plate`);
-			expect(cue?.cook).toBe(s.cook);
-			const meanwhile = plan.steps.flatMap((x) => x.hands).filter((h) => h.cook === s.cook);
-			expect(meanwhile.filter((h) => h.from < s.at && h.to > s.plating)).toEqual([]);
+			const cues = cuesOf(plan).filter((c) => c.kind === 'plate' && c.course === s.course);
+			const stretches = platingsOf(plan, s);
+			expect(cues[0]?.cook).toBe(s.cook);
+			expect(cues.map((c) => [c.at, c.until, c.cook])).toEqual(
+				stretches.flatMap((p) => p.cooks.map((cook) => [p.from, p.to, cook]))
+			);
+			// Between two stretches something else may be done, and nothing during one.
+			for (const { from, to, cooks } of stretches) {
+				const meanwhile = plan.steps.flatMap((x) => x.hands).filter((h) => cooks.includes(h.cook));
+				expect(meanwhile.filter((h) => h.from < to && h.to > from)).toEqual([]);
+			}
+			// All plates go out, and the first of them when the course is due.
+			const out = stretches.filter((p) => p.goesOut);
+			expect(out[0]?.to).toBe(s.at);
+			expect(cuesOf(plan).filter((c) => c.kind === 'serve' && c.course === s.course)).toHaveLength(out.length);
 		}
 	}
 });

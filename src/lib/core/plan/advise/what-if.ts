@@ -24,8 +24,11 @@ export interface WhatIf {
 	readonly apply?: Change['apply'];
 }
 
+/** Changes after which the plan in force can be cooked as it is. */
+const onlyAdds: ReadonlySet<What['kind']> = new Set<What['kind']>(['help', 'burner', 'board', 'vessel']);
+
 /** Work for one change, in propagator runs. */
-const whatIfBudget = 2500;
+const whatIfBudget = 4000;
 
 /**
  * Try every change worth trying, each from the plan in force and with the same work. A gain is held against what that work
@@ -39,8 +42,10 @@ export function* whatIfs(request: Sought, plan: Plan): Generator<WhatIf | undefi
 		const after = yield* tryOut(request, plan, change);
 		if (!after) continue;
 		const { id, what, apply } = change;
-		const gain = before.objective - after.objective;
-		yield { id, what, gain, after: after.objective, effect: effectOf(before, after), ...(apply ? { apply } : {}) };
+		// Whoever has more of something need not use it.
+		const better = onlyAdds.has(what.kind) && after.objective > before.objective ? before : after;
+		const gain = before.objective - better.objective;
+		yield { id, what, gain, after: better.objective, effect: effectOf(before, better), ...(apply ? { apply } : {}) };
 	}
 }
 

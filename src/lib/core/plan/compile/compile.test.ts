@@ -67,18 +67,43 @@ test('a stronger burner boils sooner, a hotter oven bakes shorter', () => {
 });
 
 test('the sauce is made in the pan of the duck: one hold from the sear to the sauce', () => {
-	const { problem } = compileDemo(supper);
-	const pans = problem.holds.filter((h) => h.resource === 'vessel:frying pan');
-	expect(pans).toContainEqual({ resource: 'vessel:frying pan', amount: 1, from: 'duck/sear', to: 'sauce/reduce' });
-	expect(pans.filter((h) => h.to === 'sauce/reduce')).toHaveLength(1);
+	const { problem, trace } = compileDemo(supper);
+	const pans = trace.vessels.filter((v) => v.kind === 'frying pan' && v.tasks.includes('sauce/reduce'));
+	expect(pans).toHaveLength(1);
+	expect(pans[0]?.tasks).toEqual(['duck/sear', 'duck/sear-b2', 'sauce/reduce']);
+	expect(pans[0]?.from).toBe('duck/sear');
+	// One burner from the first sear to the sauce, and no other pan on it meanwhile.
+	const stay = trace.stays.find((s) => s.tasks.includes('sauce/reduce'));
+	expect(stay).toEqual({ tasks: pans[0]?.tasks, isHeld: true });
+	expect(problem.ties).toContainEqual(stay?.tasks);
+	const burners = problem.resources.filter((r) => r.id.startsWith('burner:'));
+	const held = problem.holds.filter((h) => h.from === 'duck/sear' && h.to === 'sauce/reduce');
+	expect(held.map((h) => h.at).toSorted()).toEqual(
+		burners
+			.filter((r) => !r.id.startsWith('burner:1200'))
+			.map((r) => r.id)
+			.toSorted()
+	);
 });
 
 test('parts go on the plate one after the other, the last one at service', () => {
 	const { problem, trace } = compileDemo(supper);
 	const offsets = supper.meal.parts.filter((p) => p.course === 'plates').map((p) => trace.offsets.get(p.id) ?? 0);
 	expect(offsets).toEqual(offsets.toSorted((a, b) => b - a));
-	const plating = problem.tasks.find((t) => t.id === 'plating/plates');
-	expect(plating?.modes[0]?.duration).toBe(offsets[0]);
+	const settings = trace.plating.get('plates') ?? [];
+	expect(settings.flatMap((s) => s.parts)).toEqual(
+		supper.meal.parts.filter((p) => p.course === 'plates').map((p) => p.id)
+	);
+	const lengths = settings.map((s) => problem.tasks.find((t) => t.id === s.task)?.modes[0]?.duration ?? 0);
+	expect(lengths.reduce((a, b) => a + b, 0)).toBe(offsets[0]);
+	settings.slice(1).forEach((s, k) => {
+		expect(problem.lags).toContainEqual({ from: settings[k]?.task, to: s.task, min: 0 });
+	});
+	// Nothing is set on the plate before it is ready.
+	for (const { part, served } of trace.plated) {
+		const setting = [...trace.plating.values()].flat().find((s) => s.parts.includes(part.id));
+		for (const task of served) expect(problem.lags).toContainEqual({ from: task, to: setting?.task, min: 0 });
+	}
 });
 
 test('a later service moves the due time and nothing else', () => {

@@ -2,7 +2,9 @@
 import { usualOf } from '../../timing/timing';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { Plan } from '../../model/plan';
+import { platingsOf, type Plan } from '../../model/plan';
+import { grid } from '../grid';
+import { heatOf } from './places';
 import { planMealNow } from '../plan-meal';
 import type { Kitchen } from '../../model/kitchen';
 import { compiled, everything, mealOf, planned } from '../../testing/library-meal';
@@ -91,9 +93,17 @@ test('a bath is brought to its temperature, and has one at a time', () => {
 	const meal = mealOf([{ technique: 'steak-water-bath' }, { technique: 'chicken-breast-bath' }]);
 	const { problem } = compiled(meal);
 	const state = (task: string) => problem.tasks.find((t) => t.id === task)?.modes[0]?.state;
-	expect(state('p0/bath')).toEqual({ id: 'bath', value: 56 });
-	expect(state('p1/bath')).toEqual({ id: 'bath', value: 64 });
-	expect(problem.states.find((s) => s.id === 'bath')?.rise).toBeGreaterThan(0);
+	// In steps of the grid from cold: the hotter one is higher, and takes as long as the water does.
+	const values = ['p0/bath', 'p1/bath'].map((id) => state(id)?.value ?? 0);
+	expect(values[1]).toBeGreaterThan(values[0] ?? 0);
+	const { rise = 0, initial } = problem.states.find((s) => s.id === 'bath') ?? {};
+	const bath = everything.stations.find((s) => s.kind === 'water bath')!;
+	const heat = heatOf(bath, everything)!;
+	for (const [k, celsius] of [56, 64].entries()) {
+		const takes = heat.rise * (celsius - heat.room);
+		expect(rise * ((values[k] ?? 0) - (initial ?? 0)) - takes).toBeGreaterThanOrEqual(0);
+		expect(rise * ((values[k] ?? 0) - (initial ?? 0)) - takes).toBeLessThan(grid);
+	}
 	const plan = planned(mealOf([{ technique: 'steak-water-bath' }]));
 	expect(plan.terrain.find((t) => t.lane === 'bath')?.points.map((p) => p.celsius)).toContain(56);
 	expect(plan.steps.find((s) => s.id === 'p0/bath')?.setting).toBe(56);
@@ -139,9 +149,9 @@ describe('sets of cooks that are not nested', () => {
 		const hands = [
 			...plan.steps.flatMap((s) => s.hands.map((h) => ({ ...h, step: s.id }))),
 			...plan.services.flatMap((s) =>
-				s.cook === undefined || s.plating >= s.at
-					? []
-					: [{ cook: s.cook, from: s.plating, to: s.at, step: `plating ${s.course}` }]
+				platingsOf(plan, s).flatMap((p) =>
+					p.cooks.map((cook) => ({ cook, from: p.from, to: p.to, step: `plating ${s.course}` }))
+				)
 			)
 		];
 		return hands.flatMap((h, i) =>

@@ -30,7 +30,13 @@ test('all of it goes in, and no batch is fuller than its vessel or its heat allo
 		fc.property(anyLoad, covers, ({ technique, step }, n) => {
 			const load = batches(step, technique, n)!;
 			expect(load.batches * load.most).toBeGreaterThanOrEqual(load.whole - 1e-6);
-			expect((load.batches - 1) * load.most).toBeLessThan(load.whole + 1e-6);
+			// In no more rounds than the vessels side by side need, and all of it in one or another of them.
+			const rounds = Math.max(...load.lanes.map((l) => l.batches));
+			const sum = (of: (l: (typeof load.lanes)[number]) => number) => load.lanes.reduce((s, l) => s + of(l), 0);
+			expect(sum((l) => l.each * l.batches)).toBeCloseTo(load.whole, 6);
+			expect(load.lanes.every((l) => l.each <= load.most + 1e-6)).toBe(true);
+			expect((rounds - 1) * load.most).toBeLessThan(load.whole + 1e-6);
+			expect(sum((l) => l.batches)).toBe(load.batches);
 			if (load.piece && load.vessel && load.most > load.vessels) {
 				const laid = step.load as Extract<Step['load'], { sort: unknown }>;
 				const share = (load.most / load.vessels) * footprintArea(load.piece);

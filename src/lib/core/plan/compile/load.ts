@@ -147,12 +147,13 @@ function spread(
 	const rounds = Math.max(1, Math.ceil(whole / room(vessels.length) - 1e-9));
 	let used = 1;
 	while (used < vessels.length && rounds * room(used) < whole - 1e-9) used++;
-	let [left, open] = [whole, room(used)];
-	return vessels.slice(0, used).map(({ most, name }) => {
-		const fair = (left * most) / open;
-		const own = Math.min(left, rounds * most, isCounted ? Math.ceil(fair - 1e-9) : fair);
+	let left = whole;
+	return vessels.slice(0, used).map(({ most, name }, nth) => {
+		// What others of its size take as well is shared with them; the rest of it goes into the larger ones first.
+		const alike = vessels.slice(nth, used).filter((v) => v.most === most).length;
+		const fair = isCounted ? Math.ceil(left / alike - 1e-9) : left / alike;
+		const own = Math.min(left, rounds * most, fair);
 		left -= own;
-		open -= most;
 		const batches = Math.max(1, Math.ceil(own / most - 1e-9));
 		return { each: own / batches, batches, ...(name === undefined ? {} : { vessel: name }) };
 	});

@@ -76,16 +76,66 @@ describe('guests who want it otherwise', () => {
 });
 
 describe('batches', () => {
-	test('follow one another in one pan, and the last is served', () => {
-		const { problem, trace } = compiled(mealOf([{ technique: 'steak-pan' }], 9));
-		const batches = [...trace.steps.keys()].filter((id) => /fry(-b\d+)?$/.test(id));
-		expect(batches.length).toBeGreaterThan(1);
-		batches.slice(1).forEach((id, i) => {
-			expect(problem.lags.some((l) => l.from === batches[i] && l.to === id && l.max !== undefined)).toBe(true);
+	const steak = (covers: number, kitchen = everything) => {
+		const { problem, trace } = compiled(mealOf([{ technique: 'steak-pan' }], covers), kitchen);
+		const stays = trace.stays.filter((s) => s.tasks.some((t) => t.startsWith('p0/fry')));
+		return { problem, trace, stays, fries: [...trace.steps.keys()].filter((id) => /fry(-b\d+)?$/.test(id)) };
+	};
+	test('go through two pans side by side, each hot before its own and on a burner of its own', () => {
+		const { problem, trace, stays, fries } = steak(9);
+		expect(fries.length).toBeGreaterThan(2);
+		expect(stays).toHaveLength(2);
+		for (const { tasks, isHeld } of stays) {
+			expect(isHeld).toBe(true);
+			expect(tasks[0]).toMatch(/^p0\/hot/);
+			// One after another in a pan, with no long wait.
+			tasks.slice(2).forEach((to, k) => {
+				const lag = problem.lags.find((l) => l.from === tasks[k + 1] && l.to === to);
+				expect([lag?.min, lag?.max !== undefined]).toEqual([0, true]);
+			});
+		}
+		expect(stays.flatMap((s) => s.tasks.slice(1)).toSorted()).toEqual(fries.toSorted());
+		expect(trace.vessels.filter((v) => v.kind === 'frying pan')).toHaveLength(2);
+		// All of them rest, by the one that ends last.
+		const ends = stays.map((s) => s.tasks.at(-1) ?? '');
+		for (const end of ends) expect(problem.lags.some((l) => l.from === end && l.to === 'p0/rest')).toBe(true);
+		const most = problem.lags.filter((l) => l.to === 'p0/rest' && l.max !== undefined).map((l) => l.from);
+		expect(most).toHaveLength(1);
+		expect(problem.lags.some((l) => l.to === most[0] && l.min < 0 && ends.includes(l.from))).toBe(true);
+	});
+	test('one pan does them one after another, and a pan that is too small for one piece does none', () => {
+		const withPans = (...sizes: readonly string[]) => ({
+			...everything,
+			vessels: [
+				...everything.vessels.filter((v) => v.kind !== 'frying pan'),
+				...sizes.map((size, i) => ({ id: `pan-${i}`, name: `Pan ${i}`, kind: 'frying pan' as const, size, count: 1 }))
+			]
 		});
-		const held = problem.holds.find((h) => h.resource === 'vessel:frying pan');
-		expect(held?.to).toBe(batches.at(-1));
-		expect(problem.lags.some((l) => l.from === batches.at(-1) && l.to === 'p0/rest')).toBe(true);
+		for (const pans of [withPans('28 cm'), withPans('28 cm', '8 cm')]) {
+			const { stays, fries } = steak(9, pans);
+			expect(stays).toHaveLength(1);
+			expect(stays[0]?.tasks.slice(1)).toEqual(fries);
+		}
+		expect(steak(9, withPans('28 cm', '28 cm')).stays).toHaveLength(2);
+	});
+	test('every batch’s wait counts, by its share of the whole', () => {
+		for (const technique of ['steak-pan', 'corn-fritters', 'duck-breast', 'fries-twice']) {
+			const { problem, trace } = compiled(mealOf([{ technique }], 12));
+			const cooked = [...trace.steps].filter(([id, s]) => s.step.kind === 'cook' && /-b\d+$/.test(id));
+			expect(cooked.length, technique).toBeGreaterThan(0);
+			const [plated] = trace.plated;
+			const shares = plated?.early.reduce((sum, b) => sum + b.share, 0) ?? 0;
+			expect(shares).toBeGreaterThan(0);
+			for (const { task } of plated?.early ?? []) {
+				const entries = problem.serve.filter((s) => s.task === task);
+				const isCooled = technique === 'fries-twice' && task.includes('/first');
+				if (!isCooled)
+					expect(
+						entries.some((s) => s.rate > 0),
+						task
+					).toBe(true);
+			}
+		}
 	});
 	test('trays that lie beside one another take as many racks', () => {
 		const { problem } = compiled(mealOf([{ technique: 'potato-wedges' }], 14));

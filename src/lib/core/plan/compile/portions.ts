@@ -333,6 +333,9 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 /** The step that a batch is one of. */
 export const baseOf = (step: string) => step.replace(/-b\d+$/, '');
 
+/** Which of its batches a step is, counted from 1 as they are written. */
+export const batchOf = (step: string) => Number(/-b(\d+)$/.exec(step)?.[1] ?? 1);
+
 const batchId = (step: string, nth: number) => (nth === 1 ? step : `${step}-b${nth}`);
 
 interface Batch {

@@ -4,7 +4,37 @@ import { platingsOf, type Plan } from '../../model/plan';
 import type { Compiled, Way } from './compile';
 import { canServe } from './crew';
 import { stationsBehind } from './places';
-import type { Schedule } from '../problem';
+import { grid } from '../grid';
+import type { Problem, Schedule } from '../problem';
+import { isWash } from './clean';
+import { isPrice } from './set-points';
+
+/** What a plan does not show: tasks that only carry a price, and what is washed when all is served. */
+function addUnseen(
+	problem: Problem,
+	starts: Record<string, number>,
+	modes: Record<string, number>,
+	over: number
+): void {
+	let free = Math.ceil(over / grid) * grid;
+	for (const { id, modes: ways } of problem.tasks) {
+		const option = problem.choices.flatMap((c) => c.options).find((o) => o.tasks.includes(id));
+		const isThere = !option || option.tasks.some((t) => starts[t] !== undefined);
+		if (isWash(id) && isThere && starts[id] === undefined) {
+			starts[id] = free;
+			modes[id] = 0;
+			free += ways[0]?.duration ?? 0;
+		}
+		if (!isPrice(id)) continue;
+		const partner = problem.ties.find((tie) => tie.includes(id))?.find((t) => t !== id);
+		const at = problem.tasks.find((t) => t.id === partner)?.modes[modes[partner ?? ''] ?? 0]?.at;
+		starts[id] = 0;
+		modes[id] = Math.max(
+			0,
+			ways.findIndex((m) => m.at === at)
+		);
+	}
+}
 
 /** Starts, modes and slips of a plan; steps that the problem lacks, or does otherwise, are left out. */
 export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Kitchen): Schedule {
@@ -52,6 +82,7 @@ export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Ki
 		modes[id] = Math.max(0, theirs);
 		usedUntil.set(stretch, from + (task?.modes[Math.max(0, theirs)]?.duration ?? 0));
 	}
+	addUnseen(problem, starts, modes, Math.max(...plan.services.map((s) => s.at), plan.to) - trace.origin);
 	const slips = Object.fromEntries(
 		problem.services.map((s) => {
 			const at = plan.services.find((x) => x.course === s.id)?.at ?? 0;

@@ -55,7 +55,7 @@ const conflictsPerTurn: Record<Manner, number> = {
 };
 
 /** Without a plan the first turns are short: what begins badly is begun anew, or later. */
-const firstConflicts = 8;
+const firstConflicts = 16;
 
 /** Manners that work on a plan: what they began is worth going on with. */
 const improving: ReadonlySet<Manner> = new Set<Manner>(['greedy', 'nearby', 'activity', 'orders']);
@@ -444,7 +444,11 @@ export class Search {
 	}
 
 	/** Another option of one choice, and the tasks of all of its options, with those of their parts. */
-	private flip(best: Incumbent): { readonly choice: number; readonly option: number; readonly free: readonly number[] } {
+	private flip(best: Incumbent): {
+		readonly choice: number;
+		readonly option: number;
+		readonly free: readonly number[];
+	} {
 		const choice = this.random(this.model.options.length);
 		const count = this.model.options[choice]!.length;
 		const option = (best.options[choice]! + 1 + this.random(Math.max(1, count - 1))) % count;

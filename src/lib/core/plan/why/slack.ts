@@ -25,6 +25,9 @@ export function slackOf(problem: Problem, answer: Schedule, task: string, budget
 	const last = services.reduce((a, b) => (b.due > a.due ? b : a));
 	const lengthOf = (mode: number | undefined) =>
 		problem.tasks.find((t) => t.id === task)?.modes[mode ?? 0]?.duration ?? 0;
+	const before = (starts[task] ?? 0) + lengthOf(modes[task]);
+	// What ends after the last service, as a later wave of plates, may end no later than it does.
+	const beyond = Math.max(0, before - last.due);
 	const asked: Problem = {
 		...problem,
 		services,
@@ -36,14 +39,16 @@ export function slackOf(problem: Problem, answer: Schedule, task: string, budget
 			return { ...c, options: c.options.map((o) => ({ ...o, cost: o.tasks.includes(task) ? 0 : dropped })) };
 		}),
 		wants: [],
-		serve: [...problem.serve.map((s) => ({ ...s, rate: 0 })), { task, service: last.id, offset: 0, free: 0, rate: 1 }]
+		serve: [
+			...problem.serve.map((s) => ({ ...s, rate: 0 })),
+			{ task, service: last.id, offset: 0 - beyond, free: 0, rate: 1 }
+		]
 	};
 	const search = solve(asked, { seed: 1, budget, previous: answer });
 	for (;;) {
 		const step = search.next(undefined);
 		if (!step.done) continue;
 		const best = step.value;
-		const before = (starts[task] ?? 0) + lengthOf(modes[task]);
 		const after = (best.starts?.[task] ?? -Infinity) + lengthOf(best.modes?.[task]);
 		const isOnTime = Object.values(best.slips ?? {}).every((slip) => slip === 0);
 		return { seconds: isOnTime ? Math.max(0, after - before) : 0, isProven: best.status === 'optimal' };

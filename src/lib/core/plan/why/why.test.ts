@@ -39,7 +39,8 @@ describe('slack', () => {
 					...problem,
 					services,
 					weights: { slip: 1, span: 0 },
-					serve: problem.serve.map((s) => ({ ...s, rate: 0 }))
+					serve: problem.serve.map((s) => ({ ...s, rate: 0 })),
+					wants: []
 				};
 				const last = Math.max(...services.map((s) => s.due));
 				const ends = problem.tasks
