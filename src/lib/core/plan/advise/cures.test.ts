@@ -39,9 +39,9 @@ test('each cure is applied to a meal that has a plan; a smaller breach of the sa
 	const later = found.find((c) => c.breaks === 'service');
 	const moved = (later?.apply?.meal.courses[0]?.service ?? 0) - service;
 	expect(moved).toBeGreaterThan(0);
-	// Half of it is not enough, or one step of the ladder down.
+	// Half of it is not enough, with as much work as the cure was sought with.
 	const half = hurried.meal.courses.map((c) => ({ ...c, service: c.service + moved / 2 }));
-	expect(planMealNow({ ...hurried, meal: { ...hurried.meal, courses: half } }).kind).not.toBe('plan');
+	expect(planMealNow({ ...hurried, budget: 5000, meal: { ...hurried.meal, courses: half } }).kind).not.toBe('plan');
 });
 
 test('a rest that is computed may be cut short, and says for how long', () => {

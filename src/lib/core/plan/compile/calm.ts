@@ -18,7 +18,7 @@ export interface Weights {
 	readonly away: number;
 }
 
-const common = { slip: 1000, span: 1, away: 6 } as const;
+const common = { slip: 1000, span: 1, away: 15 } as const;
 /** *calm*: everything that keeps is done before; *even*: where it costs little; *short*: the evening is as short as can be. */
 export const weightsOf: Readonly<Record<Evening, Weights>> = {
 	calm: { ...common, mise: 2 },

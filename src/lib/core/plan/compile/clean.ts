@@ -1,10 +1,12 @@
 // Clean: raw work is followed by a wash of hands, board and knife; a pan or pot that is needed again is washed before.
-import type { Kitchen, VesselKind } from '../../model/kitchen';
+import type { VesselKind } from '../../model/kitchen';
 import type { Step, Technique } from '../../model/technique';
+import type { Problem } from '../problem';
 
 /** Seconds: hands; board and knife after raw food; a pan that is used again. */
 const washing = { hands: 30, board: 60, pan: 90 } as const;
-const washed: ReadonlySet<VesselKind> = new Set<VesselKind>([
+/** What is washed between two parts. */
+export const isWashed: ReadonlySet<VesselKind> = new Set<VesselKind>([
 	'frying pan',
 	'grill pan',
 	'saucepan',
@@ -50,13 +52,12 @@ export const washOf = (kind: VesselKind, first: string): Step => ({
 	after: []
 });
 
-/** Kinds of vessels that are used more often than there are of them. */
-export function scarceKinds(
-	vessels: readonly { readonly kind: VesselKind; readonly amount: number }[],
-	kitchen: Kitchen
-): ReadonlySet<VesselKind> {
-	const owned = (kind: VesselKind) =>
-		kitchen.vessels.filter((v) => v.kind === kind).reduce((sum, v) => sum + v.count, 0);
-	const wanted = (kind: VesselKind) => vessels.filter((v) => v.kind === kind).reduce((sum, v) => sum + v.amount, 0);
-	return new Set([...washed].filter((kind) => wanted(kind) > owned(kind)));
+/** Resources that vessels are held from more often than there are of them. */
+export function scarceAmong(
+	held: readonly { readonly resources: readonly string[]; readonly amount: number }[],
+	owned: Problem['resources']
+): ReadonlySet<string> {
+	const wanted = new Map<string, number>();
+	for (const { resources, amount } of held) for (const id of resources) wanted.set(id, (wanted.get(id) ?? 0) + amount);
+	return new Set(owned.filter(({ id, capacity }) => (wanted.get(id) ?? 0) > capacity).map(({ id }) => id));
 }

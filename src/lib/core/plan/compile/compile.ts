@@ -11,7 +11,7 @@ import type { Circumstance } from '../../timing/computing';
 import { timingOf, usualOf, type Timing } from '../../timing/timing';
 import { valuesFor } from '../../timing/values';
 import { eveningOf, wantsOf, weightsOf } from './calm';
-import { rawIn, scarceKinds, washAfter, washOf } from './clean';
+import { isWashed, rawIn, scarceAmong, washAfter, washOf } from './clean';
 import { countedHands, handUses, type HandUse } from './hands';
 import { mostBatches } from './load';
 import { placesFor, resourcesOf, roomOf, wantedOf, type Place } from './places';
@@ -19,7 +19,7 @@ import { plateUp, type Setting } from './plating';
 import { labelOf, priceSetPoints } from './set-points';
 import { keepPlaces, staysOf, withStays, type Stay } from './stays';
 import { alternativesOf, baseOf, type Portion, type Work } from './portions';
-import { resourcesHeld } from './vessels';
+import { resourcesHeld, vesselResources } from './vessels';
 import { looksAt, valueOf } from '../../timing/model-times';
 
 /** How far beyond the last service a plan may slip. */
@@ -505,10 +505,12 @@ function washVessels(
 	kitchen: Kitchen,
 	add: AddStep
 ): Problem['lags'] {
-	const scarce = scarceKinds(vessels, kitchen);
+	const resourcesOf = (v: HeldVessel) => resourcesHeld(kitchen, v.kind, v.size);
+	const held = vessels.map((v) => ({ resources: resourcesOf(v), amount: v.amount }));
+	const scarce = scarceAmong(held, vesselResources(kitchen));
 	return vessels.flatMap((v) => {
 		const like = steps.get(v.from);
-		if (!scarce.has(v.kind) || !like) return [];
+		if (!like || !isWashed.has(v.kind) || !resourcesOf(v).some((id) => scarce.has(id))) return [];
 		const step = washOf(v.kind, like.step.id);
 		const wash = `${like.part.id}/${step.id}`;
 		if (steps.has(wash)) return [];

@@ -138,37 +138,54 @@ function placesAtOnce({ need }: Pick<Step, 'need'>, kitchen: Kitchen): number {
  * @param vessels how much each takes at once, the largest first
  * @param isCounted whole pieces only
  */
-function spread(
-	whole: number,
-	vessels: readonly { readonly most: number; readonly name?: string }[],
-	isCounted: boolean
-): readonly Lane[] {
+function spread(whole: number, vessels: readonly Holds[], isCounted: boolean): readonly Lane[] {
 	const room = (n: number) => vessels.slice(0, n).reduce((sum, v) => sum + v.most, 0);
 	const rounds = Math.max(1, Math.ceil(whole / room(vessels.length) - 1e-9));
 	let used = 1;
 	while (used < vessels.length && rounds * room(used) < whole - 1e-9) used++;
 	let left = whole;
-	return vessels.slice(0, used).map(({ most, name }, nth) => {
+	return vessels.slice(0, used).map(({ most, name, instead = [] }, nth) => {
 		// What others of its size take as well is shared with them; the rest of it goes into the larger ones first.
 		const alike = vessels.slice(nth, used).filter((v) => v.most === most).length;
 		const fair = isCounted ? Math.ceil(left / alike - 1e-9) : left / alike;
 		const own = Math.min(left, rounds * most, fair);
 		left -= own;
 		const batches = Math.max(1, Math.ceil(own / most - 1e-9));
-		return { each: own / batches, batches, ...(name === undefined ? {} : { vessel: name }) };
+		const each = own / batches;
+		// What fits a smaller one leaves the large ones to what does not.
+		const vessel = instead.find((v) => v.most >= each - 1e-9)?.name ?? name;
+		return { each, batches, ...(vessel === undefined ? {} : { vessel }) };
 	});
 }
 
 const batchesIn = (lanes: readonly Lane[]) => lanes.reduce((sum, l) => sum + l.batches, 0);
 
+interface Holds {
+	readonly most: number;
+	readonly name?: string;
+	/** Smaller ones, the smallest first, that may take what is left for this one. */
+	readonly instead?: readonly { readonly most: number; readonly name: string }[];
+}
+
 /** The vessels of a kind one by one, the largest first, as many as can be used at once. */
-function ranked(kitchen: Kitchen, kind: VesselKind, atOnce: number, most: (size: VesselSize, nth: number) => number) {
-	return kitchen.vessels
-		.filter((v) => v.kind === kind)
-		.flatMap((v) => Array.from({ length: Math.min(v.count, atOnce) }, () => ({ ...v, at: vesselSize(v) })))
-		.sort((a, b) => b.at.area * b.at.litres - a.at.area * a.at.litres)
+function ranked(
+	kitchen: Kitchen,
+	kind: VesselKind,
+	atOnce: number,
+	most: (size: VesselSize, nth: number) => number
+): readonly Holds[] {
+	const sorted = kitchen.vessels
+		.filter((v) => v.kind === kind && v.count > 0)
+		.map((v) => ({ at: vesselSize(v), name: `${v.name}, ${v.size}`, count: v.count }))
+		.sort((a, b) => b.at.area * b.at.litres - a.at.area * a.at.litres);
+	return sorted
+		.flatMap((v) => Array.from({ length: Math.min(v.count, atOnce) }, () => v))
 		.slice(0, atOnce)
-		.map((v, nth) => ({ most: most(v.at, nth), name: `${v.name}, ${v.size}` }))
+		.map(({ at, name }, nth) => ({
+			most: most(at, nth),
+			name,
+			instead: sorted.map((v) => ({ most: most(v.at, nth), name: v.name })).toReversed()
+		}))
 		.filter((v, nth) => nth === 0 || v.most > 0);
 }
 

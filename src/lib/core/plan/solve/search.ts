@@ -71,6 +71,14 @@ const TASKS_PER_EFFORT = 250;
 /** Shares of the gap, as divisors, that a step is asked to win. */
 const strides = [50, 20, 10, 5, 3];
 
+/** A step to another option of a choice, and the tasks that it frees. */
+interface Flip {
+	readonly choice: number;
+	readonly option: number;
+	readonly free: readonly number[];
+}
+/** More options are not tried one by one. */
+const mostFlips = 60;
 /** One of so many steps near the best plan takes another option of a choice. */
 const flipsOneIn = 5;
 
@@ -121,6 +129,9 @@ export class Search {
 	/** Whether the best plan is shown to be the best. */
 	private isClosed = false;
 	private readonly neighbourhood: Neighbourhood;
+	private isFlipping = false;
+	/** Options that were not tried yet as one step from a plan. */
+	private readonly untried: { readonly choice: number; readonly option: number }[];
 	/** Tasks of the parts that a choice is about, by choice. */
 	private readonly around: readonly (readonly number[])[];
 	private readonly startOf: Int32Array;
@@ -144,6 +155,8 @@ export class Search {
 		this.heap = new ActivityHeap(engine.variables, () => engine.activity);
 		this.neighbourhood = neighbourhoods(model, this.random);
 		this.around = aroundChoices(model.problem);
+		const all = model.options.flatMap((options, choice) => options.map((_, option) => ({ choice, option })));
+		this.untried = all.length <= mostFlips ? all : [];
 		this.startOf = new Int32Array(engine.variables).fill(-1);
 		this.starts = Int32Array.from(tasks, (t) => t.start);
 		this.ends = Int32Array.from(tasks, (t) => t.end);
@@ -238,6 +251,7 @@ export class Search {
 		}
 		const turns = best ? this.improvingTurns(best) : openTurns;
 		this.manner = turns[this.turns % turns.length]!;
+		if (best && this.untried.length > 0) this.manner = 'nearby';
 		if (this.isFollowing) this.manner = 'follow';
 		this.isFollowing = false;
 		this.turns++;
@@ -400,7 +414,7 @@ export class Search {
 	private stride(): void {
 		const { engine } = this;
 		const { cost } = this.model.objective;
-		if (cost === undefined || this.random(4) === 0) return;
+		if (cost === undefined || this.isFlipping || this.random(4) === 0) return;
 		const [low, high] = [engine.lb[2 * cost]!, -engine.lb[2 * cost + 1]!];
 		const step = Math.floor((high - low) / strides[this.random(strides.length)]!);
 		this.pins.push(2 * cost + 1, -(high - step));
@@ -443,12 +457,14 @@ export class Search {
 		});
 	}
 
-	/** Another option of one choice, and the tasks of all of its options, with those of their parts. */
-	private flip(best: Incumbent): {
-		readonly choice: number;
-		readonly option: number;
-		readonly free: readonly number[];
-	} {
+	/**
+	 * Now and then, and each once as soon as there is a plan: another option of one choice, and the tasks of all of its
+	 * options with those of their parts.
+	 */
+	private flip(best: Incumbent): Flip | undefined {
+		const next = this.untried.pop();
+		if (next && next.option !== best.options[next.choice]) return { ...next, free: this.around[next.choice]! };
+		if (this.model.options.length === 0 || this.random(flipsOneIn) > 0) return undefined;
 		const choice = this.random(this.model.options.length);
 		const count = this.model.options[choice]!.length;
 		const option = (best.options[choice]! + 1 + this.random(Math.max(1, count - 1))) % count;
@@ -458,7 +474,8 @@ export class Search {
 	/** Everything but a neighbourhood where it is in the best plan, or not far from there. */
 	private pin(best: Incumbent): void {
 		const { model } = this;
-		const flipped = model.options.length > 0 && this.random(flipsOneIn) === 0 ? this.flip(best) : undefined;
+		const flipped = this.flip(best);
+		this.isFlipping = flipped !== undefined;
 		const free = new Set(flipped?.free ?? this.neighbourhood(best));
 		// What is free may be done in any way: the latest, the best plan's, or one drawn.
 		const draw = this.random(4);
