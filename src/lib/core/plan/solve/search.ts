@@ -270,8 +270,8 @@ export class Search {
 		if (this.manner === 'greedy') this.shuffle(best);
 		if (this.manner === 'nearby') this.pin(best);
 		if (this.manner === 'probe') this.probe();
-		if (this.manner === 'nearby' || this.manner === 'greedy') this.stride();
 		this.turnPins = this.pins.slice();
+		if (this.manner === 'nearby' || this.manner === 'greedy') this.stride();
 		this.repeats = 0;
 	}
 
@@ -293,6 +293,7 @@ export class Search {
 			return;
 		}
 		this.pins = this.turnPins.slice();
+		if (this.isFlipping) this.stride(true);
 		this.turnEnds = this.engine.conflicts + conflictsPerTurn[this.manner];
 	}
 
@@ -411,10 +412,10 @@ export class Search {
 	}
 
 	/** Ask for more than the least step: plans better by a little would come one after another. */
-	private stride(): void {
+	private stride(isWanted = this.random(4) > 0 && !this.isFlipping): void {
 		const { engine } = this;
 		const { cost } = this.model.objective;
-		if (cost === undefined || this.isFlipping || this.random(4) === 0) return;
+		if (cost === undefined || !isWanted) return;
 		const [low, high] = [engine.lb[2 * cost]!, -engine.lb[2 * cost + 1]!];
 		const step = Math.floor((high - low) / strides[this.random(strides.length)]!);
 		this.pins.push(2 * cost + 1, -(high - step));
