@@ -5,6 +5,7 @@
 	import { formatClock, formatDuration } from '../core/units/time';
 	import { isHard } from '../core/plan/warnings';
 	import { clock } from '../core/safety/rules';
+	import { wordBegin } from '../core/words/evening';
 	import { wordCare } from '../core/words/steps';
 	import type { Planning } from '../state/planning.svelte';
 	import { getUnits } from './units';
@@ -62,7 +63,7 @@
 <div class="summary">
 	<h1>{meal.name}</h1>
 	<p class="for">
-		{meal.covers} at {kitchen.name} · {cooks} · {services}{isOf ? ` · begin ${formatClock(plan.from)}` : ''}
+		{meal.covers} at {kitchen.name} · {cooks} · {services}{isOf ? ` · ${wordBegin(plan)}` : ''}
 	</p>
 	<div class="state" role="status">
 		{#if isEmpty}

@@ -2,7 +2,9 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { page } from '$app/state';
-	import { withCovers, withEarliest } from '$lib/core/model/edit-meal';
+	import { withCovers, withEarliest, withEvening } from '$lib/core/model/edit-meal';
+	import { evenings } from '$lib/core/model/meal';
+	import { eveningOf } from '$lib/core/plan/compile/calm';
 	import { measures } from '$lib/core/units/amount';
 	import { getApp } from '$lib/state/app.svelte';
 	import { inKitchen, shown, withMealArchived, withMealBack, withMealCopy, withNewMeal } from '$lib/state/table';
@@ -21,6 +23,11 @@
 		metric: 'grams and millilitres',
 		us: 'ounces, inches, °F',
 		spoons: 'US spoons and cups'
+	};
+	const orders = {
+		calm: 'calm: handwork early',
+		even: 'even',
+		short: 'short: begin late'
 	};
 	const pages = [
 		{ path: '/menu', name: 'Parts' },
@@ -73,6 +80,19 @@
 			app.changeMeal(withEarliest(meal, earliest));
 		}}
 	/>
+	<span class="kitchen">
+		<label for="evening">evening</label>
+		<select
+			id="evening"
+			value={eveningOf(meal)}
+			onchange={(event) => {
+				const chosen = evenings.find((e) => e === event.currentTarget.value);
+				if (chosen) app.changeMeal(withEvening(meal, chosen));
+			}}
+		>
+			{#each evenings as e (e)}<option value={e}>{orders[e]}</option>{/each}
+		</select>
+	</span>
 	<span class="kitchen">
 		<label for="meal-kitchen">cooked in</label>
 		<select

@@ -5,12 +5,14 @@
 	import { page } from '$app/state';
 	import { getApp } from '$lib/state/app.svelte';
 	import Cords from '$lib/ui/cords/Cords.svelte';
+	import DaysAxis from '$lib/ui/cords/DaysAxis.svelte';
 	import Legend from '$lib/ui/cords/Legend.svelte';
 	import LensChoice from '$lib/ui/cords/LensChoice.svelte';
 	import PartList from '$lib/ui/cords/PartList.svelte';
 	import WhatIfs from '$lib/ui/cords/WhatIfs.svelte';
 	import StepCard from '$lib/ui/cords/StepCard.svelte';
 	import { formatDuration } from '$lib/core/units/time';
+	import { wordWaves } from '$lib/core/words/evening';
 	import { lenses, usualLens } from '$lib/ui/cords/time-axis';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
 
@@ -25,6 +27,7 @@
 	/** The step that the card is about. */
 	const shown = $derived(pointed ?? chosen ?? wanted);
 	const slack = $derived(wordSlack(shown));
+	const waves = $derived(wordWaves(planning.plan));
 
 	function wordSlack(step: string | undefined): string | undefined {
 		const found = planning.slack[step ?? ''];
@@ -60,20 +63,24 @@
 		Try this: change a thickness or the service time in the <a href="/menu">Menu</a>, and watch the cords follow.
 	</p>{/if}
 {#if planning.plan.meal === app.meal.id}
-	<figure data-state={planning.isCurrent ? 'current' : 'stale'}>
-		<Cords
-			plan={planning.spoken}
-			{lens}
-			chosen={chosen ?? wanted}
-			slack={planning.slack}
-			onchoose={(step) => {
-				chosen = step;
-			}}
-			onpoint={(step) => {
-				pointed = step;
-			}}
-		/>
-	</figure>
+	<div class="axes" data-days={planning.plan.days !== undefined}>
+		<DaysAxis plan={planning.spoken} />
+		<figure data-state={planning.isCurrent ? 'current' : 'stale'}>
+			<Cords
+				plan={planning.spoken}
+				{lens}
+				chosen={chosen ?? wanted}
+				slack={planning.slack}
+				onchoose={(step) => {
+					chosen = step;
+				}}
+				onpoint={(step) => {
+					pointed = step;
+				}}
+			/>
+		</figure>
+	</div>
+	{#if waves}<p class="waves">{waves}.</p>{/if}
 	<div class="below">
 		<Legend />
 		<LensChoice
@@ -107,6 +114,20 @@
 	.try {
 		margin-bottom: var(--space-2);
 		color: var(--ink-soft);
+		font-size: var(--text-s);
+	}
+	.axes[data-days='true'] {
+		display: grid;
+		grid-template-columns: minmax(12rem, 17rem) minmax(0, 1fr);
+		gap: var(--space-3);
+	}
+	@media (max-width: 60rem) {
+		.axes[data-days='true'] {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+	.waves {
+		margin-bottom: var(--space-2);
 		font-size: var(--text-s);
 	}
 	figure {

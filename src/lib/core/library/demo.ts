@@ -203,6 +203,7 @@ const larkspurFriday: Meal = {
 			technique: 'cured-beef',
 			course: 'first',
 			settings: { cooling: 1 },
+			ahead: 'before',
 			tone: 1
 		},
 		{ id: 'fries', name: 'Fries', technique: 'fries-twice', course: 'mains', settings: {}, tone: 0 },

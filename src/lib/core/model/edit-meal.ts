@@ -1,6 +1,6 @@
 // Changes to a meal, each of which leaves it consistent: links whose steps are gone go with them.
 import type { VesselKind } from './kitchen';
-import { serviceOf, type Guest, type Meal, type Part, type Wish } from './meal';
+import { serviceOf, type Evening, type Guest, type Meal, type Part, type Wish } from './meal';
 import type { Technique } from './technique';
 
 type Techniques = ReadonlyMap<string, Technique>;
@@ -62,6 +62,15 @@ const day = 86_400;
 
 /** A time as a clock shows it, also beyond midnight. */
 const onClock = (seconds: number) => ((seconds % day) + day) % day;
+
+/** The meal with its evening calm, even or short. */
+export const withEvening = (meal: Meal, evening: Evening): Meal => ({ ...meal, evening });
+
+/** The meal with the times in the days before at which somebody is free to cook. */
+export const withFree = (meal: Meal, free: NonNullable<Meal['free']>): Meal => ({
+	...meal,
+	free: free.toSorted((a, b) => b.days - a.days || a.from - b.from)
+});
 
 /** Work begins no earlier than so many seconds after midnight. */
 export function withEarliest(meal: Meal, earliest: number): Meal {

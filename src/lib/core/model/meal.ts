@@ -70,6 +70,15 @@ export const mealSchema = z.object({
 	/** Put away: kept, and not offered. */
 	archived: z.boolean().optional(),
 	covers: z.int().min(1, 'must be at least 1').max(60, 'must be at most 60'),
+	/** When somebody is free to cook in the days before: so many days before the day of the meal. */
+	free: z
+		.array(
+			z
+				.object({ days: z.int().min(0).max(30), from: clock, to: clock })
+				.refine((f) => f.from < f.to, 'must end after it begins')
+		)
+		.max(60)
+		.optional(),
 	/** How the evening goes: handwork early, or all of it as short as can be; absent: even. */
 	evening: z.enum(evenings).optional(),
 	/** Nothing starts before this, seconds after midnight. A service that is no later on the clock is on the day after. */

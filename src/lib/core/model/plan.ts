@@ -54,6 +54,8 @@ const plannedStepSchema = z.object({
 	/** Temperature of the oven, °C; what to set it to, where the two differ. */
 	setting: z.number().optional(),
 	knob: z.number().optional(),
+	/** Its own set point, where this is another: how much sooner it is done so, seconds, and what else wants this one. */
+	away: z.object({ own: z.number(), sooner: time, others: z.array(z.string()) }).optional(),
 	heat: z.string().optional(),
 	vessel: z.string().optional(),
 	hands: z.array(handSchema),
@@ -160,6 +162,26 @@ export const planSchema = z.object({
 	waits: z.array(z.object({ part: z.string(), after: z.string(), from: time, to: time, lane: z.string() })),
 	/** Each oven's temperature over time: corners of a broken line. */
 	terrain: z.array(z.object({ lane: z.string(), points: z.array(z.object({ at: time, celsius: z.number() })) })),
+	/** What is made in the days before, seconds from the midnight that begins the day of the meal; absent: nothing. */
+	days: z
+		.object({
+			/** Whether it fits into the hours in which somebody is free. */
+			fits: z.boolean(),
+			free: z.array(z.object({ from: time, to: time })),
+			steps: z.array(
+				z.object({
+					part: z.string(),
+					say: z.string(),
+					from: time,
+					to: time,
+					hands: z.array(z.object({ from: time, to: time })),
+					place: z.string().optional()
+				})
+			),
+			/** From when to when each part may be kept, and how. */
+			kept: z.array(z.object({ part: z.string(), since: time, until: time, how: z.string() }))
+		})
+		.optional(),
 	/** Stretches where hands are wanted again and again, and where a cook is free. */
 	tight: z.array(z.object({ from: time, to: time, count: z.int() })),
 	idle: z.array(z.object({ cook: z.string(), from: time, to: time }))

@@ -6,6 +6,7 @@ import type { Plan } from '../model/plan';
 import type { Technique } from '../model/technique';
 import { compileMeal, type Compiled } from './compile/compile';
 import { scheduleOf } from './compile/schedule-of';
+import { daysOf, type Days } from './days';
 import { describePlan } from './describe/describe';
 import type { Problem, Schedule } from './problem';
 import { withFacts, type Standing } from './replan';
@@ -59,6 +60,7 @@ export function* seek(
 	{ from, alter, infeasible, patience = 1 }: Besides = {}
 ): Generator<Seeking, Found, Schedule | undefined> {
 	const byId = new Map(techniques.map((t) => [t.id, t]));
+	const days = new Map<string, Days | undefined>();
 	let spent = 0;
 	let unmanned: Plan | undefined;
 	for (const manning of ['pooled', 'named'] as const) {
@@ -68,7 +70,14 @@ export function* seek(
 		const previous = near && scheduleOf(near, read.value, kitchen);
 		const begun = standing && previous ? withFacts(read.value, previous, standing) : read.value;
 		const compiled = alter ? { ...begun, problem: alter(begun.problem, begun.trace.origin) } : begun;
-		const describe = (answer: Schedule) => describePlan(meal, kitchen, compiled, answer);
+		const describe = (answer: Schedule) => {
+			const described = describePlan(meal, kitchen, compiled, answer);
+			const before = new Set(described.plan.parts.flatMap((p) => (p.before === undefined ? [] : (p.of ?? p.id))));
+			const key = [...before].join();
+			if (!days.has(key)) days.set(key, daysOf(meal, kitchen, byId, before));
+			const found = days.get(key);
+			return found ? { ...described, plan: { ...described.plan, days: found } } : described;
+		};
 		const left = Math.max(budget / 4, budget - spent);
 		const search = solve(compiled.problem, { seed, budget: left * patience, previous, infeasible });
 		unmanned = undefined;

@@ -6,13 +6,15 @@ import { formatClock, formatDuration } from '../units/time';
 import { wordCue } from './cues';
 import { inUnits } from './quantities';
 import { wordReason, type Reason } from './reasons';
-import { wordCautions, wordFilled, wordHeldBy, wordSetting } from './steps';
+import { wordAway, wordCautions, wordFilled, wordHeldBy, wordSetting } from './steps';
 
 export interface SpokenStep extends Omit<PlannedStep, 'heldBy' | 'facts' | 'care' | 'setting' | 'knob'> {
 	readonly heldBy: string;
 	readonly reason: Reason | undefined;
 	/** Set point of the oven, or the heat, in words; empty where there is none. */
 	readonly heat: string;
+	/** Why the set point is not its own, in words; empty where it is. */
+	readonly setPoint: string;
 	/** Set point, °C: as a fact, for drawings. */
 	readonly setting: number | undefined;
 }
@@ -38,6 +40,7 @@ export function speakPlan(plan: Plan, measure: Measure): SpokenPlan {
 				...(step.sign === undefined ? {} : { sign: filled(step.sign) }),
 				...(step.vessel === undefined ? {} : { vessel: spoken(step.vessel) }),
 				heat: spoken(setting === undefined ? (step.heat ?? '') : wordSetting(step)),
+				setPoint: spoken(wordAway(step)),
 				hands: step.hands.map((h) => ({ ...h, say: filled(h.say) })),
 				cautions: wordCautions({ cautions: step.cautions, care }).map(spoken),
 				heldBy: spoken(wordHeldBy(heldBy, plan)),

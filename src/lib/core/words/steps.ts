@@ -26,6 +26,21 @@ export function wordSetting({ setting = 0, knob }: Pick<PlannedStep, 'setting' |
 	return knob === undefined ? `${setting} °C` : `${knob} °C, which is ${setting} °C inside`;
 }
 
+/** What a set point that is not the technique's own is good for; empty where it is its own. */
+export function wordAway({ away }: Pick<PlannedStep, 'away'>): string {
+	if (!away) return '';
+	const { own, sooner, others } = away;
+	const time =
+		Math.abs(sooner) < 30
+			? ''
+			: sooner > 0
+				? `done ${wordDuration(sooner)} sooner`
+				: `takes ${wordDuration(-sooner)} longer`;
+	const shared = others.length > 0 ? `as ${others.join(' and ')} ${others.length > 1 ? 'want' : 'wants'} it` : '';
+	const why = [shared, time].filter((w) => w !== '').join(', ');
+	return `its own is ${plainCelsius(own)}${why === '' ? '' : `; so it is ${why}`}`;
+}
+
 /** All cautions of a step: its author's, and those that depend on what was put in. */
 export function wordCautions({ cautions, care }: Pick<PlannedStep, 'cautions' | 'care'>): readonly string[] {
 	return [...new Set([...cautions, ...care.map(wordCare)])];

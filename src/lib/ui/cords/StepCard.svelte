@@ -54,7 +54,10 @@
 			</div>
 			<div>
 				<dt>Where</dt>
-				<dd>{place === '' ? 'anywhere' : place}</dd>
+				<dd>
+					{place === '' ? 'anywhere' : place}
+					{#if step.setPoint}<span class="soft">{step.setPoint}</span>{/if}
+				</dd>
 			</div>
 			<div>
 				<dt>Hands</dt>

@@ -1,16 +1,31 @@
 <!-- Ahead: what can be made before the evening, since when, until when; what comes out of the cold. -->
 <script lang="ts">
-	import { withPartFacts } from '$lib/core/model/edit-meal';
+	import { withFree, withPartFacts } from '$lib/core/model/edit-meal';
 	import { aheadOf, outOfCold } from '$lib/core/plan/advise/ahead';
 	import { clock } from '$lib/core/safety/rules';
 	import { formatClock, formatDuration, hour } from '$lib/core/units/time';
+	import { wordDay } from '$lib/core/words/days';
 	import { getApp } from '$lib/state/app.svelte';
+	import Stepper from '$lib/ui/Stepper.svelte';
+	import TimeField from '$lib/ui/TimeField.svelte';
 
 	const app = getApp();
 	const meal = $derived(app.meal);
 	const plan = $derived(app.planning.plan);
 	const list = $derived(aheadOf(meal, plan, app.techniques));
 	const out = $derived(outOfCold(plan));
+	const free = $derived(meal.free ?? []);
+	type Free = (typeof free)[number];
+	function put(list: readonly Free[]): void {
+		app.changeMeal(withFree(meal, [...list]));
+	}
+	function change(at: number, to: Free): void {
+		if (to.from >= to.to) {
+			app.notices.say('Free hours end after they begin: put the earlier time first.');
+			return;
+		}
+		put(free.map((f, k) => (k === at ? to : f)));
+	}
 	/** Since when: so long before service that it still keeps. */
 	const since = (service: number, keeps: number) =>
 		keeps >= 24 * hour
@@ -55,6 +70,56 @@
 			<p class="soft">Nothing of this meal keeps: all of it is made in the evening.</p>
 		{/each}
 	</section>
+	<section aria-label="Free hours">
+		<h2>When you are free before</h2>
+		<p class="soft">
+			{#if meal.free?.length}What is made before is planned into these hours.{:else}Nothing is said: the evenings before
+				from 18:00 to 21:00, and the day itself until the kitchen opens.{/if}
+		</p>
+		<ul class="hours">
+			{#each free as f, i (i)}
+				<li>
+					<Stepper
+						label="Days before"
+						value={f.days}
+						least={0}
+						most={30}
+						onchange={(days) => {
+							change(i, { ...f, days });
+						}}
+					/>
+					<TimeField
+						label="from"
+						value={f.from}
+						onchange={(from) => {
+							change(i, { ...f, from });
+						}}
+					/>
+					<TimeField
+						label="to"
+						value={f.to}
+						onchange={(to) => {
+							change(i, { ...f, to });
+						}}
+					/>
+					<button
+						class="quiet"
+						type="button"
+						aria-label="Take out {wordDay(f.days).toLowerCase()}, {formatClock(f.from)} to {formatClock(f.to)}"
+						onclick={() => {
+							put(free.filter((_, k) => k !== i));
+						}}>Take out</button
+					>
+				</li>
+			{/each}
+		</ul>
+		<button
+			type="button"
+			onclick={() => {
+				put([...free, { days: 1, from: 18 * hour, to: 21 * hour }]);
+			}}>Add hours</button
+		>
+	</section>
 	<section aria-label="Out of the cold">
 		<h2>Out of the cold</h2>
 		{#each out as o, i (i)}
@@ -85,6 +150,19 @@
 	}
 	h2 {
 		margin-bottom: var(--space-2);
+	}
+	.hours {
+		display: grid;
+		gap: var(--space-2);
+		margin: var(--space-2) 0;
+		padding: 0;
+		list-style: none;
+	}
+	.hours li {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-2) var(--space-4);
 	}
 	article {
 		display: grid;

@@ -16,7 +16,7 @@ export const isWashed: ReadonlySet<VesselKind> = new Set<VesselKind>([
 ]);
 
 /** Whether a task is a wash. */
-export const isWash = (task: string) => /\/wash-/.test(task);
+export const isWash = (task: string) => task.includes('/wash-');
 
 type Raw = 'meat or fish' | 'egg';
 

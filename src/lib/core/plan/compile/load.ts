@@ -111,25 +111,16 @@ function placesAtOnce({ need }: Pick<Step, 'need'>, kitchen: Kitchen): number {
 	const count = (kind: Need['kind']) => stations.filter((s) => s.kind === kind).length;
 	const places = (kind: Need['kind']) =>
 		stations.reduce((sum, s) => sum + (s.kind === kind && 'places' in s ? s.places : 0), 0);
-	switch (need?.kind) {
-		case 'burner': {
-			const { leastPower = 0 } = need;
-			const able = stations.filter((s) => s.kind === 'burner' && s.power >= leastPower).length;
-			return Math.max(1, Math.min(mostWatched, able));
-		}
-		case 'oven':
-		case 'griddle':
-		// All of its oil, all of its water: a second basket or bag cools it as much.
-		case 'fryer':
-		case 'water bath':
-			return Math.max(1, count(need.kind));
-		case 'grill':
-		case 'wood oven':
-		case 'steamer':
-			return Math.max(1, places(need.kind));
-		default:
-			return 1;
+	if (need?.kind === 'burner') {
+		const { leastPower = 0 } = need;
+		const able = stations.filter((s) => s.kind === 'burner' && s.power >= leastPower).length;
+		return Math.max(1, Math.min(mostWatched, able));
 	}
+	if (need?.kind === 'grill' || need?.kind === 'wood oven' || need?.kind === 'steamer')
+		return Math.max(1, places(need.kind));
+	// All of its oil, all of its water: a second basket or bag cools it as much.
+	const whole: readonly (Need['kind'] | undefined)[] = ['oven', 'griddle', 'fryer', 'water bath'];
+	return need && whole.includes(need.kind) ? Math.max(1, count(need.kind)) : 1;
 }
 
 /**

@@ -3,7 +3,7 @@ import type { Kitchen } from '../../model/kitchen';
 import { serviceOf, type Meal } from '../../model/meal';
 import { stationKinds } from '../../model/stations';
 import type { Lane, Plan, PlannedStep, Plating, Taken } from '../../model/plan';
-import { spreadOf } from '../../timing/timing';
+import { spreadOf, usualOf } from '../../timing/timing';
 import { allergensOf } from '../../model/quantities';
 import { baseOf } from '../compile/portions';
 import type { Compiled, TracedStep, Way } from '../compile/compile';
@@ -109,6 +109,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 			lane: stationOf.get(h.id) ?? restLane.id,
 			...(way.place?.setting !== undefined ? { setting: way.place.setting } : {}),
 			...(way.place?.knob !== undefined && way.place.knob !== way.place.setting ? { knob: way.place.knob } : {}),
+			...awayOf(h, happenings),
 			...(step.heat ? { heat: step.heat } : {}),
 			...(vessel ? { vessel } : {}),
 			hands: (handsOf.get(h.id) ?? []).map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) })),
@@ -207,6 +208,19 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		idle: [...findIdle(allHands)]
 	};
 	return { plan, isManned };
+}
+
+/** What another set point than the technique's own is good for: done sooner, or shared with other parts. */
+function awayOf(h: Happening, all: readonly Happening[]): Pick<PlannedStep, 'away'> {
+	const own = h.step.need?.kind === 'oven' ? h.step.need.settings[0] : undefined;
+	const setting = h.way.place?.setting;
+	if (own === undefined || setting === undefined || setting === own) return {};
+	const inOwn = h.ways.find((w) => w.place?.setting === own && w.place.station === h.way.place?.station);
+	const sooner = inOwn ? usualOf(inOwn.timing) - usualOf(h.way.timing) : 0;
+	const others = all.filter(
+		(o) => o.part.id !== h.part.id && o.way.place?.station === h.way.place?.station && o.way.place?.setting === setting
+	);
+	return { away: { own, sooner: Math.round(sooner), others: [...new Set(others.map((o) => o.part.name))] } };
 }
 
 /** Plating in one go where nothing is done in between: the same cooks, no wave that goes out. */
