@@ -236,7 +236,8 @@ test('what was done late ends later: the time of the tap is the time at which it
 test('handwork that is due is under way, one piece a cook, and a replan keeps it', () => {
 	const piece = supper.steps.find((s) => s.kind === 'prep' && s.hands[0]?.whole)!;
 	const middle = Math.round((piece.from + piece.to) / 2);
-	const run = runUntil(runOf(supper), piece.from - 1);
+	// What was in hand before it is done as it begins.
+	const run = runUntil(runOf(supper), piece.from);
 	const standing = standingOf(run, instantAt(run, middle));
 	expect(standing.begun.find((b) => b.step === piece.id)).toMatchObject({ from: piece.from, to: piece.to });
 	const forgotten = standingOf(run, instantAt(run, piece.to + 600));

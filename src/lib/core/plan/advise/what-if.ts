@@ -25,7 +25,7 @@ export interface WhatIf {
 }
 
 /** Changes after which the plan in force can be cooked as it is. */
-const onlyAdds: ReadonlySet<What['kind']> = new Set<What['kind']>(['help', 'burner', 'board', 'vessel']);
+const onlyAdds: ReadonlySet<What['kind']> = new Set<What['kind']>(['help', 'burner', 'board', 'vessel', 'beforehand']);
 
 /** Work for one change, in propagator runs. */
 const whatIfBudget = 4000;

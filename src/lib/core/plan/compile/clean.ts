@@ -34,7 +34,8 @@ export function washAfter(step: Step, raw: Raw): Step {
 	return {
 		id: `wash-${step.id}`.slice(0, 64),
 		say: raw === 'egg' ? 'Wash hands after the raw egg' : 'Wash hands, board and knife',
-		kind: 'finish',
+		// As the raw work itself: whoever does that washes.
+		kind: 'prep',
 		time: { shortest: usual - 10, usual, longest: usual + 30 },
 		need: { kind: 'board' },
 		hands: { kind: 'whole' },

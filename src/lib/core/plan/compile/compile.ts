@@ -41,6 +41,8 @@ export interface Way {
 	readonly crew: readonly string[];
 	/** Its vessel stays at its place: taken by the whole stay, or only tied to the same place. */
 	readonly stay?: 'held' | 'tied';
+	/** Where that is, and by whom where that is kept too. */
+	readonly at?: string;
 }
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
@@ -433,7 +435,7 @@ const lengthOf = (timing: Timing) => roundNear(usualOf(timing));
 
 /** A way of doing a step as a mode of its task, as long as it usually takes, or just as long. */
 export function modeOf(
-	{ place, timing, hands, crew, stay }: Way,
+	{ place, timing, hands, crew, stay, at }: Way,
 	duration?: number
 ): Problem['tasks'][number]['modes'][number] {
 	return {
@@ -444,7 +446,7 @@ export function modeOf(
 			...(place?.also ?? []).map((resource) => ({ resource, amount: 1 }))
 		],
 		...(place?.isSet && place.level !== undefined ? { state: { id: place.station, value: place.level } } : {}),
-		...atOf(place, stay)
+		...atOf(place, stay && at)
 	};
 }
 
@@ -474,7 +476,7 @@ function washAfterRaw(
 	});
 	return {
 		lags: washed.map(({ task, wash }) => ({ from: task, to: wash, min: 0, max: 0 })),
-		stays: washed.map(({ task, wash }) => ({ tasks: [task, wash], isHeld: true }))
+		stays: washed.map(({ task, wash }) => ({ tasks: [task, wash], isHeld: true, byOneCook: true }))
 	};
 }
 
@@ -523,9 +525,9 @@ function washVessels(
 }
 
 /** Where a mode is done, for ties: at the place that is kept, or at a set point, which may have a price. */
-function atOf(place: Place | undefined, stay: Way['stay']): { readonly at?: string } {
+function atOf(place: Place | undefined, at: string | undefined): { readonly at?: string } {
 	if (!place) return {};
-	if (stay) return { at: place.resource };
+	if (at !== undefined) return { at };
 	return place.isSet && place.setting !== undefined ? { at: labelOf(place.setting) } : {};
 }
 

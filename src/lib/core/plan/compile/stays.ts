@@ -13,6 +13,8 @@ export interface Stay {
 	 * (some may be absent, or take more of it than others).
 	 */
 	readonly isHeld: boolean;
+	/** One cook does all of it: raw work and the wash after it. */
+	readonly byOneCook?: boolean;
 }
 
 /** Where a vessel is put and stays. */
@@ -87,10 +89,13 @@ function following(lags: Problem['lags']): (from: string, to: string) => boolean
 /** The steps with their places tied, and taken by the stay where it holds them. */
 export function withStays(steps: ReadonlyMap<string, TracedStep>, stays: readonly Stay[]): Map<string, TracedStep> {
 	const result = new Map(steps);
-	for (const { tasks, isHeld } of stays) {
+	for (const { tasks, isHeld, byOneCook } of stays) {
 		for (const t of tasks) {
 			const traced = result.get(t);
-			const stay = (way: Way): Way => ({ ...way, stay: isHeld ? 'held' : 'tied' });
+			const stay = (way: Way): Way => {
+				const who = byOneCook && way.crew.length > 0 ? ` by ${way.crew.join(' ')}` : '';
+				return { ...way, stay: isHeld ? 'held' : 'tied', at: `${way.place?.resource ?? ''}${who}` };
+			};
 			if (traced) result.set(t, { ...traced, ways: traced.ways.map(stay) });
 		}
 	}
@@ -102,16 +107,16 @@ export function keepPlaces(
 	steps: ReadonlyMap<string, TracedStep>,
 	stays: readonly Stay[]
 ): { readonly ties: Problem['ties']; readonly holds: Problem['holds'] } {
-	const placesOf = (task: string | undefined) => steps.get(task ?? '')?.ways.flatMap((w) => w.place ?? []) ?? [];
+	const waysOf = (task: string | undefined) => steps.get(task ?? '')?.ways.filter((w) => w.place) ?? [];
 	return {
 		ties: stays
-			.filter(({ tasks }) => new Set(tasks.flatMap((t) => placesOf(t).map((p) => p.resource))).size > 1)
+			.filter(({ tasks }) => new Set(tasks.flatMap((t) => waysOf(t).map((w) => w.at))).size > 1)
 			.map(({ tasks }) => [...tasks]),
 		holds: stays.flatMap(({ tasks, isHeld }) => {
 			const [first, last] = [tasks[0], tasks.at(-1)];
 			if (!isHeld || first === undefined || last === undefined) return [];
-			const places = new Map(placesOf(first).map((p) => [p.resource, p.amount]));
-			return [...places].map(([resource, amount]) => ({ resource, amount, from: first, to: last, at: resource }));
+			const places = new Map(waysOf(first).flatMap((w) => (w.place && w.at !== undefined ? [[w.at, w.place]] : [])));
+			return [...places].map(([at, { resource, amount }]) => ({ resource, amount, from: first, to: last, at }));
 		})
 	};
 }

@@ -56,7 +56,8 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 	const stationOf = assignStations(happenings, trace.stays, kitchen);
 	const vesselOf = assignVessels(trace.vessels, timed, kitchen);
 	const settings = [...trace.plating.values()].flat().map((w) => w.task);
-	const { hands: handsOf, isManned } = assignHands(happenings, settings, timed, kitchen);
+	const pairs = trace.stays.filter((s) => s.byOneCook).map((s) => s.tasks);
+	const { hands: handsOf, isManned } = assignHands(happenings, settings, pairs, timed, kitchen);
 	const reasons = heldBy(problem, timed, (id) => takenBy(id, kitchen));
 
 	const courses = meal.courses.map((course) => {
@@ -349,6 +350,7 @@ interface Hand {
 function assignHands(
 	happenings: readonly Happening[],
 	plating: readonly string[],
+	pairs: readonly (readonly string[])[],
 	timed: ReadonlyMap<string, Timed>,
 	kitchen: Kitchen
 ): { readonly hands: ReadonlyMap<string, readonly Hand[]>; readonly isManned: boolean } {
@@ -396,13 +398,20 @@ function assignHands(
 	let isManned = true;
 	for (const asked of [true, false]) {
 		const own = stretches.flatMap((_, i) => (isAsked[i] === asked ? [i] : []));
+		const units = inPairs(own, pairs, (i) => at(stretches, i));
 		const given = assignEqual(
-			own.map((i) => at(stretches, i)),
+			units.map((unit) => ({
+				from: Math.min(...unit.map((i) => at(stretches, i).from)),
+				to: Math.max(...unit.map((i) => at(stretches, i).to)),
+				group: at(stretches, at(unit, 0)).group
+			})),
 			kitchen.cooks.length,
-			{ can: (k, cook) => able[own[k] ?? -1]?.[cook] ?? true, order }
+			{ can: (k, cook) => units[k]?.every((i) => able[i]?.[cook] ?? true) ?? true, order }
 		);
 		if (asked) isManned = given.isClean;
-		own.forEach((i, k) => chosen.set(i, given.chosen[k] ?? 0));
+		units.forEach((unit, k) => {
+			for (const i of unit) chosen.set(i, given.chosen[k] ?? 0);
+		});
 	}
 	const result = new Map<string, Hand[]>();
 	stretches.forEach(({ task, from, to, say, whole }, i) => {
@@ -410,6 +419,26 @@ function assignHands(
 		if (cook) result.set(task, [...(result.get(task) ?? []), { cook: cook.id, from, to, say, whole }]);
 	});
 	return { hands: result, isManned };
+}
+
+/** Stretches that follow at once and are for one cook, as one: raw work and the wash after it. */
+function inPairs(
+	own: readonly number[],
+	pairs: readonly (readonly string[])[],
+	of: (i: number) => { readonly task: string; readonly from: number; readonly to: number }
+): readonly (readonly number[])[] {
+	const next = new Map(pairs.map(([first = '', second = '']) => [first, second]));
+	const byTask = new Map<string, number[]>();
+	for (const i of own) byTask.set(of(i).task, [...(byTask.get(of(i).task) ?? []), i]);
+	const joined = own.flatMap((i) => {
+		const those = byTask.get(next.get(of(i).task) ?? '') ?? [];
+		const [second] = those;
+		const isOne = those.length === 1 && byTask.get(of(i).task)?.length === 1;
+		return isOne && second !== undefined && of(second).from === of(i).to ? [[i, second] as const] : [];
+	});
+	const seconds = new Set(joined.map(([, second]) => second));
+	const pairOf = new Map(joined.map((pair) => [pair[0], pair]));
+	return own.filter((i) => !seconds.has(i)).map((i) => pairOf.get(i) ?? [i]);
 }
 
 function waitsOf(steps: readonly PlannedStep[], parts: Plan['parts']): Plan['waits'] {
