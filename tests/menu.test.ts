@@ -138,6 +138,34 @@ test('what is made before leaves the evening, and says how long it keeps', async
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await expect(page.locator('[data-step="gratin/slice"]')).toHaveCount(0);
 	await expect(page.locator('[data-step="gratin/out"]')).toHaveCount(1);
+	const days = page.getByRole('region', { name: 'The days before' });
+	await expect(days).toContainText('Peel and slice the roots');
+	await expect(days).toContainText('keeps 3 days');
+	// Free on an evening two days before: it is done then.
+	await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Menu' }).click();
+	await page.getByRole('link', { name: 'Ahead' }).click();
+	await page.getByRole('button', { name: 'Add hours' }).click();
+	await page.getByLabel('Days before', { exact: true }).fill('2');
+	await page.getByLabel('Days before', { exact: true }).press('Enter');
+	await page.getByRole('link', { name: 'Plan', exact: true }).click();
+	await planned(page);
+	await expect(days.getByRole('heading', { name: /2 days before/ })).toBeVisible({ timeout: 60_000 });
+});
+
+test('an evening is calm, even or short: handwork early, or begin late', async ({ page }) => {
+	const begins = async () => {
+		await planned(page);
+		const words = await page.locator('.for').first().textContent();
+		const [, hours = '0', minutes = '0'] = /begin (\d+):(\d+)/.exec(words ?? '') ?? [];
+		return 60 * Number(hours) + Number(minutes);
+	};
+	await open(page, '/menu');
+	await page.getByLabel('evening', { exact: true }).selectOption('short');
+	const short = await begins();
+	await page.getByLabel('evening', { exact: true }).selectOption('calm');
+	const calm = await begins();
+	expect(calm).toBeGreaterThan(16 * 60);
+	expect(calm).toBeLessThanOrEqual(short);
 });
 
 test('a technique is copied, changed, refused where it makes no sense, and used', async ({ page }) => {

@@ -125,6 +125,10 @@
 		.axes[data-days='true'] {
 			grid-template-columns: minmax(0, 1fr);
 		}
+		/* In the kitchen the evening comes first. */
+		.axes :global(section) {
+			order: 2;
+		}
 	}
 	.waves {
 		margin-bottom: var(--space-2);

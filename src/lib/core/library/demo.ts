@@ -190,6 +190,7 @@ const larkspurFriday: Meal = {
 	name: 'Larkspur Room, Friday',
 	kitchen: 'larkspur-room',
 	covers: 14,
+	evening: 'calm',
 	earliest: 16 * hour,
 	courses: [
 		{ id: 'first', name: 'First', service: 19 * hour + 30 * minute },

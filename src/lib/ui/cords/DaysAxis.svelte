@@ -3,7 +3,6 @@
 	import type { SpokenPlan } from '../../core/words/speak';
 	import { clockOn, dayOf, handsIn, wordDay, wordKept } from '../../core/words/days';
 	import { formatDuration, hour } from '../../core/units/time';
-	import Swatch from '../Swatch.svelte';
 
 	interface Props {
 		plan: SpokenPlan;
@@ -12,6 +11,7 @@
 
 	/** Hours that are drawn of each day. */
 	const [first, last] = [7 * hour, 23 * hour];
+	const marks = [9, 12, 15, 18, 21];
 	const days = $derived(plan.days);
 	const shown = $derived.by(() => {
 		const instants = (days?.steps ?? []).map((s) => dayOf(s.from));
@@ -39,6 +39,9 @@
 			</p>
 		{/if}
 		<div class="axis" style:--days={shown.length} aria-hidden="true">
+			<div class="clock">
+				{#each marks as hours (hours)}<span style:top="{at(hours * hour, 0)}%">{hours}</span>{/each}
+			</div>
 			{#each shown as n (n)}
 				<div class="day">
 					<span class="name">{n === 0 ? 'same day' : n === 1 ? '1 day' : `${n} days`}</span>
@@ -66,8 +69,8 @@
 				{#each own as s, i (i)}
 					<li>
 						<b>{clockOn(s.from)}</b>
-						<Swatch tone={toneOf(s.part)} />
-						{s.say}
+						<span class="dot" style:--tone="var(--tone-{toneOf(s.part)})"></span>
+						<span>{s.say}</span>
 						<span class="soft">{[s.place, formatDuration(s.to - s.from)].filter(Boolean).join(' · ')}</span>
 					</li>
 				{/each}
@@ -83,6 +86,7 @@
 	section {
 		display: grid;
 		align-content: start;
+		align-self: start;
 		gap: var(--space-2);
 		padding: var(--space-3);
 		border-radius: var(--corner);
@@ -94,8 +98,33 @@
 	}
 	.axis {
 		display: grid;
-		grid-template-columns: repeat(var(--days), minmax(2.5rem, 5rem));
+		grid-template-columns: 1.4rem repeat(var(--days), minmax(2.5rem, 5rem));
 		gap: 3px;
+	}
+	.clock {
+		position: relative;
+		height: 9rem;
+		margin-top: 1.4rem;
+		color: var(--ink-soft);
+		font-size: var(--text-xs);
+	}
+	.clock span {
+		position: absolute;
+		right: 2px;
+		transform: translateY(-50%);
+	}
+	.dot {
+		flex: none;
+		width: 0.6rem;
+		height: 0.6rem;
+		border-radius: 50%;
+		background: var(--tone);
+	}
+	li {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		gap: 0 var(--space-2);
 	}
 	.day {
 		display: grid;

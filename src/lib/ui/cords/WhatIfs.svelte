@@ -1,5 +1,6 @@
-<!-- What would help: each change really planned, the one that gains most first. -->
+<!-- What would help: each change really planned, the one that gains most for what it costs the cook first. -->
 <script lang="ts">
+	import { ranked } from '../../core/plan/advise/rank';
 	import type { WhatIf } from '../../core/plan/advise/what-if';
 	import type { SpokenWhatIf } from '../../state/planning.svelte';
 
@@ -13,10 +14,8 @@
 	}
 	const { found, isTrying, canAsk, onask, onapply }: Props = $props();
 
-	/** Smaller gains are not worth a word. */
-	const worthwhile = 60;
 	const most = 10;
-	const useful = $derived(found?.filter((f) => f.gain >= worthwhile && f.wordedEffect !== '') ?? []);
+	const useful = $derived(ranked(found ?? []).filter((f) => f.wordedEffect !== ''));
 	const useless = $derived((found?.length ?? 0) - useful.length);
 </script>
 
