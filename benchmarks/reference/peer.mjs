@@ -7,7 +7,7 @@
 // worker is run here in a worker thread. engine native: the `minizinc` command.
 // Seconds are counted from the end of flattening (`modelSeconds`, apart), with wasm in CPU time, so that other work on the
 // machine does not count, and --time limits the same; with native they are wall time.
-import { readFileSync, realpathSync, existsSync } from 'node:fs';
+import { readFileSync, realpathSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { createRequire } from 'node:module';
 import { Worker } from 'node:worker_threads';

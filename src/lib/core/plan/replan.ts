@@ -1,7 +1,8 @@
 // In the middle of the work: what has begun is fixed, what has not begun starts no earlier than now, and nothing that the
 // facts have already broken is asked for again.
 import type { Plan } from '../model/plan';
-import { aheadChoice, modeOf, type Compiled } from './compile/compile';
+import { aheadChoice, type Compiled } from './compile/compile';
+import { modeOf } from './compile/traced';
 import { isPrice } from './compile/set-points';
 import { handUses } from './compile/hands';
 import { grid } from './grid';

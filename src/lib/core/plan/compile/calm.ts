@@ -4,7 +4,7 @@ import type { Step, Technique } from '../../model/technique';
 import { minute } from '../../units/time';
 import type { Problem } from '../problem';
 import { grid } from '../grid';
-import type { TracedStep } from './compile';
+import type { TracedStep } from './traced';
 
 /** Prices of a second, beside those of lateness and of what fades on its way to the plate. */
 export interface Weights {
@@ -26,14 +26,14 @@ export const weightsOf: Readonly<Record<Evening, Weights>> = {
 	short: { ...common, mise: 0 }
 };
 /** Handwork is out of the way so long before the first service, seconds. */
-export const rush = 30 * minute;
+const rush = 30 * minute;
 /** What must be used sooner than this is not done ahead of it, seconds. */
 const keeps = 20 * minute;
 
 export const eveningOf = (meal: Pick<Meal, 'evening'>): Evening => meal.evening ?? evenings[1];
 
 /** Whether a step is handwork that keeps: nothing of its part has been on the heat, and what follows does not press. */
-export function isMise({ steps }: Technique, step: Step): boolean {
+function isMise({ steps }: Technique, step: Step): boolean {
 	if (step.kind !== 'prep' || step.hands.kind !== 'whole' || step.ahead === true) return false;
 	const before = new Set([step.id]);
 	for (const id of before) for (const a of steps.find((s) => s.id === id)?.after ?? []) before.add(a.step);

@@ -1,7 +1,7 @@
 // Meal + kitchen + techniques → the plan problem, and the trace that leads from its tasks back to the steps.
 import type { Issue, Read, Wanted } from '../../issues';
 import type { Kitchen, VesselKind } from '../../model/kitchen';
-import { serviceOf, type Meal, type Part } from '../../model/meal';
+import { serviceOf, type Meal } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
 import { hour, minute } from '../../units/time';
 import { grid } from '../grid';
@@ -12,11 +12,12 @@ import { timingOf, usualOf, type Timing } from '../../timing/timing';
 import { valuesFor } from '../../timing/values';
 import { eveningOf, wantsOf, weightsOf } from './calm';
 import { isWashed, rawIn, scarceAmong, washAfter, washOf } from './clean';
-import { countedHands, handUses, type HandUse } from './hands';
+import { countedHands, handUses } from './hands';
 import { mostBatches } from './load';
 import { placesFor, resourcesOf, roomOf, wantedOf, type Place } from './places';
-import { plateUp, type Setting } from './plating';
-import { labelOf, priceSetPoints } from './set-points';
+import { plateUp, type Plated, type Setting } from './plating';
+import { lengthOf, modeOf, type TracedStep, type Way } from './traced';
+import { priceSetPoints } from './set-points';
 import { keepPlaces, staysOf, withStays, type Stay } from './stays';
 import { alternativesOf, baseOf, type Portion, type Work } from './portions';
 import { resourcesHeld, vesselResources } from './vessels';
@@ -31,30 +32,7 @@ export const aheadChoice = 'ahead:';
 /** What it has to save to make something before the evening: so many seconds of it. */
 const priceOfAhead = 90 * minute;
 
-/** One way of doing a step: what a mode of its task stands for. */
-export interface Way {
-	readonly place: Place | undefined;
-	/** How long it takes, as a distribution. */
-	readonly timing: Timing;
-	readonly hands: readonly HandUse[];
-	/** Resources that its hands take beside `hands`: those who do this, or do it at this pace. */
-	readonly crew: readonly string[];
-	/** Its vessel stays at its place: taken by the whole stay, or only tied to the same place. */
-	readonly stay?: 'held' | 'tied';
-	/** Where that is, and by whom where that is kept too. */
-	readonly at?: string;
-}
-
 type Mutable<T> = { -readonly [K in keyof T]: T[K] };
-
-export interface TracedStep {
-	/** As it is planned: a part, or those guests of it who have it otherwise. */
-	readonly part: Part;
-	readonly technique: Technique;
-	readonly step: Step;
-	/** In the order of the task's modes. */
-	readonly ways: readonly Way[];
-}
 
 interface HeldVessel {
 	readonly part: string;
@@ -67,22 +45,6 @@ interface HeldVessel {
 	readonly to: string;
 	/** All tasks done in it. */
 	readonly tasks: readonly string[];
-}
-
-/** What goes on the plate as one. */
-export interface Plated {
-	readonly part: Part & { readonly covers: number };
-	/** The part of the meal that it comes from. */
-	readonly of: string;
-	readonly technique: Technique;
-	/** Tasks one of which finishes it; that one of them is done which the plan has taken. */
-	readonly served: readonly string[];
-	/** Batches cooked before the last one, and their shares. */
-	readonly early: Portion['early'];
-	readonly ends: Portion['ends'];
-	/** Tasks that are there only where it was made before the evening. */
-	readonly before: readonly string[];
-	readonly isBefore: boolean;
 }
 
 /** Leads back from the problem's ids to the meal. */
@@ -370,10 +332,6 @@ function roundUp(seconds: number): number {
 	return Math.max(grid, Math.ceil(seconds / grid) * grid);
 }
 
-function roundNear(seconds: number): number {
-	return Math.max(grid, Math.round(seconds / grid) * grid);
-}
-
 function lag(from: string, to: string, least: number, most: number | undefined): Problem['lags'][number] {
 	const min = Math.ceil(least / grid) * grid;
 	if (most === undefined) return { from, to, min };
@@ -428,26 +386,6 @@ function atLeast(timing: Timing, { hands }: Step): Timing {
 function strongestBurner(kitchen: Kitchen): Circumstance['best'] {
 	const burners = kitchen.stations.flatMap((s) => (s.kind === 'burner' ? [s] : []));
 	return burners.reduce<(typeof burners)[number] | undefined>((a, b) => (a && a.power >= b.power ? a : b), undefined);
-}
-
-/** The usual length of a step on the grid, seconds. */
-const lengthOf = (timing: Timing) => roundNear(usualOf(timing));
-
-/** A way of doing a step as a mode of its task, as long as it usually takes, or just as long. */
-export function modeOf(
-	{ place, timing, hands, crew, stay, at }: Way,
-	duration?: number
-): Problem['tasks'][number]['modes'][number] {
-	return {
-		duration: duration ?? lengthOf(timing),
-		uses: [
-			...hands.flatMap(({ from, to }) => ['hands', ...crew].map((resource) => ({ resource, amount: 1, from, to }))),
-			...(place && stay !== 'held' ? [{ resource: place.resource, amount: place.amount }] : []),
-			...(place?.also ?? []).map((resource) => ({ resource, amount: 1 }))
-		],
-		...(place?.isSet && place.level !== undefined ? { state: { id: place.station, value: place.level } } : {}),
-		...atOf(place, stay && at)
-	};
 }
 
 type AddStep = (step: Step, like: TracedStep, task: string) => void;
@@ -522,13 +460,6 @@ function washVessels(
 		v.to = wash;
 		return [after];
 	});
-}
-
-/** Where a mode is done, for ties: at the place that is kept, or at a set point, which may have a price. */
-function atOf(place: Place | undefined, at: string | undefined): { readonly at?: string } {
-	if (!place) return {};
-	if (at !== undefined) return { at };
-	return place.isSet && place.setting !== undefined ? { at: labelOf(place.setting) } : {};
 }
 
 /** The vessel that a step ends with and the one that a later step begins with are one and the same. */

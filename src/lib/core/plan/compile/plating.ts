@@ -1,14 +1,31 @@
 // The pass: how long it takes to set all parts on all plates, by how many hands, in how many waves; and what a wait costs.
 import type { Kitchen } from '../../model/kitchen';
-import type { Meal } from '../../model/meal';
+import type { Meal, Part } from '../../model/meal';
 import { stationRow } from '../../model/stations';
 import type { Step, Technique } from '../../model/technique';
 import { minute } from '../../units/time';
 import type { Problem } from '../problem';
 import { grid } from '../grid';
-import { modeOf, type Plated, type TracedStep } from './compile';
+import { modeOf, type TracedStep } from './traced';
+import type { Portion } from './portions';
 import { handsFor, type Hands, type Manning } from './crew';
 import { stationFor } from './places';
+
+/** What goes on the plate as one. */
+export interface Plated {
+	readonly part: Part & { readonly covers: number };
+	/** The part of the meal that it comes from. */
+	readonly of: string;
+	readonly technique: Technique;
+	/** Tasks one of which finishes it; that one of them is done which the plan has taken. */
+	readonly served: readonly string[];
+	/** Batches cooked before the last one, and their shares. */
+	readonly early: Portion['early'];
+	readonly ends: Portion['ends'];
+	/** Tasks that are there only where it was made before the evening. */
+	readonly before: readonly string[];
+	readonly isBefore: boolean;
+}
 
 /** A stretch of plating: some parts onto some plates, which then go out, or wait for the next parts. */
 export interface Setting {

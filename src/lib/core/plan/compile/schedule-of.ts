@@ -1,7 +1,8 @@
 // A plan in words back as an answer to the problem it came from: where a replan begins.
 import type { Kitchen } from '../../model/kitchen';
 import { platingsOf, type Plan } from '../../model/plan';
-import type { Compiled, Way } from './compile';
+import type { Compiled } from './compile';
+import type { Way } from './traced';
 import { canServe } from './crew';
 import { stationsBehind } from './places';
 import { grid } from '../grid';

@@ -2,7 +2,7 @@
 // nobody does stands beside each bake, tied to it by what the oven is set to, and is the longer the further that is away.
 import type { Problem } from '../problem';
 import { grid } from '../grid';
-import type { TracedStep } from './compile';
+import { setPointOf, type TracedStep } from './traced';
 
 /** Ids of tasks that only carry a price, and of the one that they begin with. */
 const prefix = 'set point:';
@@ -35,7 +35,7 @@ export function priceSetPoints(steps: ReadonlyMap<string, TracedStep>, price: nu
 				ahead: true,
 				modes: settings.map((s) => ({
 					duration: grid + Math.round((price * Math.abs(s - own)) / grid) * grid,
-					at: labelOf(s)
+					at: setPointOf(s)
 				}))
 			}))
 		],
@@ -45,6 +45,3 @@ export function priceSetPoints(steps: ReadonlyMap<string, TracedStep>, price: nu
 		wants: priced.map(({ id }) => ({ task: `${prefix}${id}`, by: grid, rate: 1 }))
 	};
 }
-
-/** Where a mode at a set point is, for the tie. */
-export const labelOf = (setting: number) => `${setting} °C`;

@@ -2,7 +2,7 @@
 import type { StationKind } from '../../model/kitchen';
 import type { Step } from '../../model/technique';
 import type { Problem } from '../problem';
-import type { TracedStep, Way } from './compile';
+import type { TracedStep, Way } from './traced';
 import { stationFor } from './places';
 
 /** Tasks done at one place in one vessel, in their order, until it is moved. */
