@@ -3,6 +3,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { benchHeat, benchTruth } from './heat-bench';
 import { benchPage } from './page-bench';
+import { benchGrowth } from './growth-bench';
 import { benchDemo, benchPlanner } from './plan-bench';
 
 interface Area {
@@ -21,6 +22,11 @@ const areas: Readonly<Record<string, Area>> = {
 		title: 'Planner and reference',
 		what: 'One thread each, the same CPU time, one after the other in one run, seed 1. The reference is a lazy clause generator of the strongest kind (MiniZinc model and runner in benchmarks/reference); its time for flattening the model is apart. Seconds of CPU time; “proof” is when the answer was proven the best, or infeasible; “MB” the most memory of the whole process.',
 		run: (limit) => benchPlanner(limit)
+	},
+	growth: {
+		title: 'Growth',
+		what: 'The same supper again and again in one kitchen that has half as many times as much of everything, served ten minutes apart. Seconds until a first plan, and until one within 5 % of the last; kilobytes of the heap for each task; seed 1.',
+		run: (limit) => benchGrowth(limit)
 	},
 	heat: {
 		title: 'Kitchen science',

@@ -412,7 +412,7 @@ export class Search {
 	}
 
 	/** Ask for more than the least step: plans better by a little would come one after another. */
-	private stride(isWanted = this.random(4) > 0 && !this.isFlipping): void {
+	private stride(isWanted = !this.isFlipping && this.random(this.best && this.isLate(this.best) ? 4 : 2) > 0): void {
 		const { engine } = this;
 		const { cost } = this.model.objective;
 		if (cost === undefined || !isWanted) return;
