@@ -24,11 +24,6 @@
 		us: 'ounces, inches, °F',
 		spoons: 'US spoons and cups'
 	};
-	const orders = {
-		calm: 'calm: handwork early',
-		even: 'even',
-		short: 'short: begin late'
-	};
 	const pages = [
 		{ path: '/menu', name: 'Parts' },
 		{ path: '/menu/guests', name: 'Guests' },
@@ -84,13 +79,14 @@
 		<label for="evening">evening</label>
 		<select
 			id="evening"
+			title="Calm: handwork that keeps is done early. Short: begin as late as can be."
 			value={eveningOf(meal)}
 			onchange={(event) => {
 				const chosen = evenings.find((e) => e === event.currentTarget.value);
 				if (chosen) app.changeMeal(withEvening(meal, chosen));
 			}}
 		>
-			{#each evenings as e (e)}<option value={e}>{orders[e]}</option>{/each}
+			{#each evenings as e (e)}<option value={e}>{e}</option>{/each}
 		</select>
 	</span>
 	<span class="kitchen">
