@@ -34,9 +34,21 @@ export function wordLoad({ limit, most, by }: Batches): string {
 	}
 }
 
+/** Which vessels work side by side. */
+function wordBeside(lanes: Batches['lanes']): string {
+	const names = lanes.map((l) => l.vessel).filter((v) => v !== undefined);
+	if (names.length < 2) return '';
+	const [first, ...others] = names;
+	const isAlike = others.every((name) => name === first);
+	return isAlike
+		? `, ${counted(names.length, 'vessel')} side by side (${first ?? ''})`
+		: `, side by side in ${names.join(' and ')}`;
+}
+
 /** What follows from what the kitchen lacks, and its mend; nothing where all goes in at once. */
-export function wordBatches({ limit, whole, most, by, batches }: Batches): string | undefined {
+export function wordBatches({ limit, whole, most, by, batches, lanes }: Batches): string | undefined {
 	if (batches <= 1) return undefined;
+	const beside = wordBeside(lanes);
 	switch (limit.kind) {
 		case 'tray': {
 			const { needed, trays, racks } = limit;
@@ -44,19 +56,19 @@ export function wordBatches({ limit, whole, most, by, batches }: Batches): strin
 			return `${needed} trays are needed and there ${Math.min(trays, racks) === 1 ? 'is' : 'are'} ${short}: ${batches} batches, each as long. One more tray and rack, smaller pieces or fewer people would do.`;
 		}
 		case 'pan':
-			return `${whole} pieces, ${pieces(most)} at a time: ${batches} batches. A wider pan${by === 'heat' ? ' on a stronger burner' : ''}, or the oven, would do them at once.`;
+			return `${whole} pieces, ${pieces(most)} at a time: ${batches} batches${beside}. A wider pan${by === 'heat' ? ' on a stronger burner' : ''}, or the oven, would do them at once.`;
 		case 'layer':
-			return `${whole} pieces, ${pieces(most)} at a time: ${batches} batches. A larger vessel or another way would do them at once.`;
+			return `${whole} pieces, ${pieces(most)} at a time: ${batches} batches${beside}. A larger vessel or another way would do them at once.`;
 		case 'pot':
-			return `${whole.toFixed(1)} kg go in ${batches} batches. A larger pot would do it at once.`;
+			return `${whole.toFixed(1)} kg go in ${batches} batches${beside}. A larger pot would do it at once.`;
 		case 'fryer':
 			return `${whole.toFixed(1)} kg go in ${batches} batches of ${(whole / batches).toFixed(2)} kg. More oil${by === 'heat' ? ' and power' : ''} would take fewer.`;
 		case 'dish':
 			return `${limit.needed} dishes are needed and there ${limit.dishes === 1 ? 'is' : 'are'} ${counted(limit.dishes, 'dish', 'dishes')} with a rack: ${batches} batches. A larger dish, or another, would do it at once.`;
 		case 'base':
-			return `${whole.toFixed(1)} l, ${most.toFixed(1)} l at a time: ${batches} batches. A wider pan would take fewer.`;
+			return `${whole.toFixed(1)} l, ${most.toFixed(1)} l at a time: ${batches} batches${beside}. A wider pan would take fewer.`;
 		case 'basket':
-			return `${whole.toFixed(1)} kg go in ${batches} batches. A larger basket, or boiling, would do it at once.`;
+			return `${whole.toFixed(1)} kg go in ${batches} batches${beside}. A larger basket, or boiling, would do it at once.`;
 		case 'bath':
 			return `${whole.toFixed(1)} kg go in ${batches} batches. More litres of bath would do it at once.`;
 	}
