@@ -3,6 +3,7 @@
 import type { Plan } from '../model/plan';
 import { aheadChoice, type Compiled } from './compile/compile';
 import { modeOf } from './compile/traced';
+import { isWash } from './compile/clean';
 import { isPrice } from './compile/set-points';
 import { handUses } from './compile/hands';
 import { grid } from './grid';
@@ -212,7 +213,7 @@ function platedUp(
 
 /** The step of a part that ends last. */
 function lastStep(plan: Plan, part: string): string {
-	const own = plan.steps.filter((s) => s.part === part);
+	const own = plan.steps.filter((s) => s.part === part && !isWash(s.id));
 	return own.reduce((last, s) => (last && last.to > s.to ? last : s), own[0])?.id ?? '';
 }
 

@@ -1,4 +1,5 @@
 // The plan in force as it will go, given what has happened: what has begun where it is, the rest as the policy has it.
+import { isWash } from '../plan/compile/clean';
 import type { Plan, PlannedStep } from '../model/plan';
 import { cuesOf } from './cues';
 import { Dispatcher, type Job, type Known } from './dispatch';
@@ -59,7 +60,8 @@ export function forecastOf(facts: Facts, now: number): Forecast {
 }
 
 const readyAt = (part: string, steps: readonly PlannedStep[], otherwise: number) => {
-	const ends = steps.filter((s) => s.part === part).map((s) => s.to);
+	// What is washed afterwards is no part of what is served.
+	const ends = steps.filter((s) => s.part === part && !isWash(s.id)).map((s) => s.to);
 	return ends.length > 0 ? Math.max(...ends) : otherwise;
 };
 

@@ -247,6 +247,17 @@ test('handwork that is due is under way, one piece a cook, and a replan keeps it
 	expect(new Set(taken).size).toBe(taken.length);
 });
 
+test('before anything is done, and as long as life goes by the plan, no course is late', () => {
+	for (const plan of plans) {
+		for (const share of [0, 20, 50, 80]) {
+			const clock = Math.round(plan.from + ((plan.to - plan.from) * share) / 100) - (share === 0 ? 60 : 0);
+			const run = share === 0 ? runOf(plan) : runUntil(runOf(plan), clock);
+			const { services } = viewRun(run, instantAt(run, clock)).plan;
+			expect(services.map((s) => s.at)).toEqual(plan.services.map((s) => s.at));
+		}
+	}
+});
+
 test('a run that is cooked through by its cues is over', () => {
 	let run = runOf(brunch);
 	for (const cue of cuesOf(brunch)) run = withEvent(run, { kind: 'done', cue: cue.id }, instantAt(run, cue.at));
