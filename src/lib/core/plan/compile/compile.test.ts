@@ -7,8 +7,10 @@ import { library } from '../../library/library';
 import { withCooks, withoutStation, withVesselCount } from '../../model/edit-kitchen';
 import { withCovers, withService, withSetting } from '../../model/edit-meal';
 import { compileDemo, demoCases, type DemoCase } from '../../testing/demo-plan';
+import { compiled, mealOf } from '../../testing/library-meal';
 import { readProblem } from '../problem';
 import { grid } from '../grid';
+import { isWash, rawIn } from './clean';
 import { compileMeal } from './compile';
 
 const [supper, brunch] = demoCases as [DemoCase, DemoCase];
@@ -129,4 +131,24 @@ describe('what a kitchen lacks is said', () => {
 		expect(compiled.ok).toBe(false);
 		if (!compiled.ok) expect(compiled.issues.map(wordIssue).join('\n')).toContain(words);
 	});
+});
+
+test('where the planner chooses among ways, each has tasks, washes and vessels of its own, and the problem can be read', () => {
+	for (const makes of new Set([...library.values()].flatMap((t) => t.makes ?? []))) {
+		const [technique] = [...library.values()].filter((t) => t.makes === makes).map((t) => t.id);
+		const { problem, trace } = compiled(mealOf([{ technique: technique ?? '', choose: true }], 9));
+		const read = readProblem(JSON.parse(JSON.stringify(problem)));
+		expect(read.ok ? [] : read.issues, makes).toEqual([]);
+		// Every raw work of every way has its wash, in the same option.
+		for (const [id, { technique: t, step }] of trace.steps) {
+			if (rawIn(t, step) === undefined) continue;
+			const after = problem.lags.filter((l) => l.from === id && l.min === 0 && l.max === 0 && isWash(l.to));
+			expect(
+				after.map((l) => l.to),
+				id
+			).toHaveLength(1);
+			const options = problem.choices.flatMap((c) => c.options.map((o) => o.tasks));
+			for (const tasks of options) expect(tasks.includes(id), id).toBe(tasks.includes(after[0]?.to ?? ''));
+		}
+	}
 });

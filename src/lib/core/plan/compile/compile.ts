@@ -395,7 +395,11 @@ function withTask(choices: Problem['choices'], like: string, task: string): void
 	for (const c of choices) for (const o of c.options) if (o.tasks.includes(like)) o.tasks.push(task);
 }
 
-/** A wash after each raw work, at once, on its board; where one raw work of a part leads to the next, after the last. */
+/** The task of a wash: of what begins with a task, which tells apart the ways in which a part may be made. */
+const washTask = (task: string, what: VesselKind | 'raw') =>
+	task.replace(/\/([^/]*)$/, (_, step: string) => `/wash-${what.replace(' ', '-')}-${step}`);
+
+/** A wash after each raw work, at once, on its board. */
 function washAfterRaw(
 	steps: ReadonlyMap<string, TracedStep>,
 	choices: Problem['choices'],
@@ -407,7 +411,7 @@ function washAfterRaw(
 	});
 	const washed = raws.map(({ task, traced, raw }) => {
 		const step = washAfter(traced.step, raw);
-		const wash = `${task.slice(0, task.lastIndexOf('/') + 1)}${step.id}`;
+		const wash = washTask(task, 'raw');
 		add(step, traced, wash);
 		withTask(choices, task, wash);
 		return { task, wash };
@@ -452,8 +456,7 @@ function washVessels(
 		const like = steps.get(v.from);
 		if (!like || !isWashed.has(v.kind) || !resourcesOf(v).some((id) => scarce.has(id))) return [];
 		const step = washOf(v.kind, like.step.id);
-		const wash = `${like.part.id}/${step.id}`;
-		if (steps.has(wash)) return [];
+		const wash = washTask(v.from, v.kind);
 		add(step, like, wash);
 		withTask(choices, v.from, wash);
 		const after = { from: v.to, to: wash, min: 0 };

@@ -110,7 +110,7 @@ describe('clean', () => {
 			const { problem, trace } = compiled(mealOf([{ technique, ahead: 'evening' }], 4), cooksOf(2));
 			for (const [id, { technique: t, step }] of trace.steps) {
 				const raw = rawIn(t, step);
-				const wash = `${id.slice(0, id.lastIndexOf('/') + 1)}wash-${step.id}`;
+				const wash = `${id.slice(0, id.lastIndexOf('/') + 1)}wash-raw-${step.id}`;
 				if (raw === undefined) {
 					expect(trace.steps.has(wash), id).toBe(false);
 					continue;
