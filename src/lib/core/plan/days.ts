@@ -8,7 +8,7 @@ import { hour } from '../units/time';
 import { compileMeal, type Compiled } from './compile/compile';
 import { beforeAnd } from './compile/portions';
 import { stationsBehind } from './compile/places';
-import { grid } from './grid';
+import { grid, gridDown, gridUp } from './grid';
 import type { Problem } from './problem';
 import { solve } from './solve/solve';
 
@@ -141,7 +141,7 @@ function problemOfDays(
 	kitchen: Kitchen,
 	keepsOf: (part: string) => number
 ): Problem {
-	const over = Math.floor((end - start) / grid) * grid;
+	const over = gridDown(end - start);
 	const away = gapsBetween(
 		windows.map((w) => ({ from: w.from - start, to: w.to - start })),
 		over
@@ -178,7 +178,7 @@ function problemOfDays(
 			offset: 0,
 			free: 0,
 			rate: 1,
-			max: Math.max(0, Math.floor(keepsOf(part) / grid) * grid)
+			max: Math.max(0, gridDown(keepsOf(part)))
 		}))
 	};
 }
@@ -191,9 +191,9 @@ function gapsBetween(
 	const gaps: { from: number; to: number }[] = [];
 	let free = 0;
 	for (const { from, to } of windows.toSorted((a, b) => a.from - b.from)) {
-		const begin = Math.min(over, Math.ceil(from / grid) * grid);
+		const begin = Math.min(over, gridUp(from));
 		if (begin > free) gaps.push({ from: free, to: begin });
-		free = Math.max(free, Math.floor(to / grid) * grid);
+		free = Math.max(free, gridDown(to));
 	}
 	if (free < over) gaps.push({ from: free, to: over });
 	return gaps;

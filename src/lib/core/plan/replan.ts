@@ -144,13 +144,14 @@ function withCapacitiesSettled(problem: Problem, begun: ReadonlyMap<string, Begu
 		);
 		usesOf.set(task.id, kept);
 	}
+	const byId = new Map(problem.tasks.map((t) => [t.id, t]));
 	const holds = problem.holds
 		.toSorted((a, b) => (begun.get(b.from)?.start ?? Infinity) - (begun.get(a.from)?.start ?? Infinity))
 		.filter((h) => {
 			const [from, to] = [begun.get(h.from), begun.get(h.to)];
 			if (!from) return !to;
-			const first = problem.tasks.find((t) => t.id === h.from);
-			if (h.at !== undefined && first?.modes[first.fixed?.mode ?? -1]?.at !== h.at) return false;
+			const first = h.at === undefined ? undefined : byId.get(h.from);
+			if (first && first.modes[first.fixed?.mode ?? -1]?.at !== h.at) return false;
 			return takes(h.resource, from.start, to ? endOf(to) : Infinity, h.amount);
 		});
 	const tasks = problem.tasks.map((task) => {

@@ -3,7 +3,7 @@ import { evenings, type Evening, type Meal } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
 import { minute } from '../../units/time';
 import type { Problem } from '../problem';
-import { grid } from '../grid';
+import { gridDown } from '../grid';
 import type { TracedStep } from './traced';
 
 /** Prices of a second, beside those of lateness and of what fades on its way to the plate. */
@@ -45,7 +45,7 @@ function isMise({ steps }: Technique, step: Step): boolean {
 /** Handwork that keeps should have ended before the rush begins. */
 export function wantsOf(meal: Meal, first: number, steps: ReadonlyMap<string, TracedStep>): Problem['wants'] {
 	const rate = weightsOf[eveningOf(meal)].mise;
-	const by = Math.max(0, Math.floor((first - rush) / grid) * grid);
+	const by = Math.max(0, gridDown(first - rush));
 	if (rate === 0) return [];
 	return [...steps].flatMap(([task, { technique, step }]) => (isMise(technique, step) ? [{ task, by, rate }] : []));
 }

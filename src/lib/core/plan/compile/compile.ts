@@ -4,7 +4,7 @@ import type { Kitchen, VesselKind } from '../../model/kitchen';
 import { serviceOf, type Meal } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
 import { hour, minute } from '../../units/time';
-import { grid } from '../grid';
+import { grid, gridDown, gridUp } from '../grid';
 import type { Problem } from '../problem';
 import { dutyOf, handsFor, handsOf, type Manning } from './crew';
 import type { Circumstance } from '../../timing/computing';
@@ -16,7 +16,7 @@ import { countedHands, handUses } from './hands';
 import { mostBatches } from './load';
 import { placesFor, resourcesOf, roomOf, wantedOf, type Place } from './places';
 import { plateUp, type Plated, type Setting } from './plating';
-import { lengthOf, modeOf, type TracedStep, type Way } from './traced';
+import { lengthOf, modeOf, shortestOf, type Mutable, type TracedStep, type Way } from './traced';
 import { priceSetPoints } from './set-points';
 import { keepPlaces, staysOf, withStays, type Stay } from './stays';
 import { alternativesOf, baseOf, type Portion, type Work } from './portions';
@@ -31,8 +31,6 @@ const mostSteps = 2500;
 export const aheadChoice = 'ahead:';
 /** What it has to save to make something before the evening: so many seconds of it. */
 const priceOfAhead = 90 * minute;
-
-type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
 interface HeldVessel {
 	readonly part: string;
@@ -244,8 +242,7 @@ function togetherIn(
 			const works = p.works.filter((w) => baseOf(w.step.id) === id);
 			const [work] = works;
 			const traced = work && steps.get(work.task);
-			const length = traced && Math.min(...traced.ways.map((way) => modeOf(way).duration));
-			return works.length === 1 && work && traced && length !== undefined ? [{ task: work.task, traced, length }] : [];
+			return works.length === 1 && work && traced ? [{ task: work.task, traced, length: shortestOf(traced) }] : [];
 		});
 		const [host, ...others] = those.toSorted((a, b) => b.length - a.length);
 		for (const { task, traced, length } of host ? others : []) {
@@ -324,18 +321,15 @@ function endsLater(
 	{ from, to }: { readonly from: string; readonly to: string },
 	steps: ReadonlyMap<string, TracedStep>
 ): Problem['lags'][number] {
-	const lengths = steps.get(to)?.ways.map((way) => modeOf(way).duration) ?? [];
-	return { from, to, min: -Math.min(...lengths) };
+	return { from, to, min: -shortestOf(steps.get(to)) };
 }
 
-function roundUp(seconds: number): number {
-	return Math.max(grid, Math.ceil(seconds / grid) * grid);
-}
+const roundUp = (seconds: number) => Math.max(grid, gridUp(seconds));
 
 function lag(from: string, to: string, least: number, most: number | undefined): Problem['lags'][number] {
-	const min = Math.ceil(least / grid) * grid;
+	const min = gridUp(least);
 	if (most === undefined) return { from, to, min };
-	return { from, to, min, max: Math.max(min, Math.floor(most / grid) * grid) };
+	return { from, to, min, max: Math.max(min, gridDown(most)) };
 }
 
 function waysOf(
@@ -378,7 +372,7 @@ function waysOf(
 /** Touches that outlast their step lengthen it. */
 function atLeast(timing: Timing, { hands }: Step): Timing {
 	if (hands.kind !== 'touches') return timing;
-	const touched = hands.at.reduce((sum, { seconds }) => sum + Math.ceil(seconds / grid) * grid, 0);
+	const touched = hands.at.reduce((sum, { seconds }) => sum + gridUp(seconds), 0);
 	return usualOf(timing) >= touched ? timing : { ...timing, mu: Math.log(touched) };
 }
 

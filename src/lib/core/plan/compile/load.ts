@@ -11,6 +11,7 @@ import { usualRack, usualStation } from '../../model/stations';
 import type { Load, Need, Step } from '../../model/technique';
 import { vesselSize, type VesselSize } from '../../model/vessel-size';
 import { roomOf } from './places';
+import { vesselName } from './vessels';
 import { valueOf } from '../../timing/model-times';
 
 export interface Batches {
@@ -167,7 +168,7 @@ function ranked(
 ): readonly Holds[] {
 	const sorted = kitchen.vessels
 		.filter((v) => v.kind === kind && v.count > 0)
-		.map((v) => ({ at: vesselSize(v), name: `${v.name}, ${v.size}`, count: v.count }))
+		.map((v) => ({ at: vesselSize(v), name: vesselName(v), count: v.count }))
 		.sort((a, b) => b.at.area * b.at.litres - a.at.area * a.at.litres);
 	return sorted
 		.flatMap((v) => Array.from({ length: Math.min(v.count, atOnce) }, () => v))
@@ -183,7 +184,7 @@ function ranked(
 function biggest(kitchen: Kitchen, kind: VesselKind, fits: (size: VesselSize) => boolean = () => true) {
 	const sizes = kitchen.vessels
 		.filter((v) => v.kind === kind && v.count > 0)
-		.map((v) => ({ ...vesselSize(v), name: `${v.name}, ${v.size}`, count: v.count }))
+		.map((v) => ({ ...vesselSize(v), name: vesselName(v), count: v.count }))
 		.filter(fits)
 		.sort((a, b) => b.area * b.litres - a.area * a.litres);
 	const [first] = sizes;

@@ -5,9 +5,9 @@ import { stationRow } from '../../model/stations';
 import type { Step, Technique } from '../../model/technique';
 import { minute } from '../../units/time';
 import type { Problem } from '../problem';
-import { grid } from '../grid';
-import { modeOf, type TracedStep } from './traced';
-import type { Portion } from './portions';
+import { grid, gridDown, gridUp } from '../grid';
+import { shortestOf, type TracedStep } from './traced';
+import { baseOf, type Portion } from './portions';
 import { handsFor, type Hands, type Manning } from './crew';
 import { stationFor } from './places';
 
@@ -45,7 +45,7 @@ const beyondLongest = 4;
 /** What is not served within this time after the heat was cooled, seconds. */
 const longestPath = 45 * minute;
 
-const roundUp = (seconds: number) => Math.max(grid, Math.ceil(seconds / grid - 1e-9) * grid);
+const roundUp = (seconds: number) => Math.max(grid, gridUp(seconds));
 
 /** Several cooks at one pass, and waves of plates, for a course that takes so many seconds of hands. */
 function shared(seconds: number, plates: number, cooks: number): { readonly cooks: number; readonly waves: number } {
@@ -80,7 +80,7 @@ export function plateUp(
 		const byHand = ids.reduce((sum, id) => sum + secondsOf(id), 0);
 		if (byHand === 0) continue;
 		const plates = Math.max(...own.map((p) => p.part.covers));
-		const { cooks, waves } = shared(byHand + wipe * plates, plates, handsAtOnce(kitchen));
+		const { cooks, waves } = shared(byHand + wipe * plates, plates, kitchen.cooks.length);
 		/** Seconds before the plates go out at which each part goes on. */
 		let left = (wipe * plates) / (cooks * waves);
 		const pieces: { id: string; from: number; to: number }[] = [];
@@ -104,8 +104,7 @@ export function plateUp(
 		const slack = Math.max(grid, platingWindow - apart);
 		settings.forEach(({ task, parts, goesOut, from, to }, k) => {
 			tasks.push({ id: task, modes: modesOf(hands, cooks, from - to, manning) });
-			const limit = goesOut ? { rate: 0, max: 0 } : { rate: 0, max: Math.floor(slack / grid) * grid };
-			serve.push({ task, service: course.id, offset: to, free: 0, ...limit });
+			serve.push({ task, service: course.id, offset: to, free: 0, rate: 0, max: goesOut ? 0 : gridDown(slack) });
 			const next = settings[k + 1];
 			if (next && waves === 1) lags.push({ from: task, to: next.task, min: 0 });
 			if (k > 0 && waves > 1) return;
@@ -161,9 +160,6 @@ function inWaves(
 	});
 }
 
-/** Cooks who may plate. */
-const handsAtOnce = ({ cooks }: Kitchen) => cooks.length;
-
 /** Plating goes at one pace: any so many of those who may. */
 function modesOf(
 	hands: readonly Hands[],
@@ -207,11 +203,13 @@ function waitsOf(
 	steps: ReadonlyMap<string, TracedStep>
 ): Problem['serve'] {
 	const { plate } = technique;
-	const [free, most] = [Math.floor(plate.free / grid) * grid, Math.floor(plate.most / grid) * grid];
+	const [free, most] = [gridDown(plate.free), gridDown(plate.most)];
+	/** How long the steps after one take until the plate. */
+	const pathFrom = (step: string) => pathAfter(step, technique, (s) => shortestOf(steps.get(ends(s)[0] ?? '')));
 	const priced = (part: number) => (plate.rate === 0 ? 0 : Math.max(1, Math.round(plate.rate * share * part)));
 	const off = offTheHeat(technique).flatMap((step) => {
 		const task = ends(step)[0];
-		const after = pathAfter(step, technique, (s) => lengthOf(ends(s)[0], steps));
+		const after = pathFrom(step);
 		return task !== undefined && steps.has(task) && after !== undefined ? [{ task, after }] : [];
 	});
 	const limit = isFirst ? { max: most } : {};
@@ -223,8 +221,7 @@ function waitsOf(
 		}),
 		...off.map(({ task, after }) => ({ task, ...at, free: free + after, rate: priced(1) })),
 		...early.flatMap((batch) => {
-			const step = steps.get(batch.task)?.step.id.replace(/-b\d+$/, '') ?? '';
-			const after = pathAfter(step, technique, (s) => lengthOf(ends(s)[0], steps));
+			const after = pathFrom(baseOf(steps.get(batch.task)?.step.id ?? ''));
 			if (after === undefined) return [];
 			const rate = priced(batch.share);
 			return [
@@ -244,9 +241,6 @@ export const pricedOf = ({ technique, served, early, ends }: Plated): readonly s
 		...offTheHeat(technique).flatMap((step) => ends(step).slice(0, 1))
 	])
 ];
-
-const lengthOf = (task: string | undefined, steps: ReadonlyMap<string, TracedStep>) =>
-	Math.min(...(steps.get(task ?? '')?.ways.map((way) => modeOf(way).duration) ?? [0]));
 
 const isHot = ({ kind, need }: Step) => kind === 'cook' && need !== undefined && stationRow(stationFor(need)).isHot;
 

@@ -5,6 +5,7 @@ import type { Meal, Part } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
 import { namedIn } from '../../model/time-model';
 import { batchesOf, mostBatches, type Batches } from './load';
+import type { Mutable } from './traced';
 import { valuesFor } from '../../timing/values';
 
 /** A step as a task: what it is called, for how many it is, and where it stands among its batches. */
@@ -64,8 +65,6 @@ export interface Alternative {
 	readonly technique: Technique;
 	readonly portions: readonly Portion[];
 }
-
-type Mutable<T> = { -readonly [K in keyof T]: T[K] };
 
 /** The step that stands for all that was done before. */
 const outStep = 'out';

@@ -5,7 +5,7 @@ import type { Compiled } from './compile';
 import type { Way } from './traced';
 import { canServe } from './crew';
 import { stationsBehind } from './places';
-import { grid } from '../grid';
+import { gridUp } from '../grid';
 import type { Problem, Schedule } from '../problem';
 import { isWash } from './clean';
 import { isPrice } from './set-points';
@@ -17,11 +17,12 @@ function addUnseen(
 	modes: Record<string, number>,
 	over: number
 ): void {
-	let free = Math.ceil(over / grid) * grid;
+	let free = gridUp(over);
+	const options = problem.choices.flatMap((c) => c.options);
+	const isThere = (id: string) =>
+		options.find((o) => o.tasks.includes(id))?.tasks.some((t) => starts[t] !== undefined) ?? true;
 	for (const { id, modes: ways } of problem.tasks) {
-		const option = problem.choices.flatMap((c) => c.options).find((o) => o.tasks.includes(id));
-		const isThere = !option || option.tasks.some((t) => starts[t] !== undefined);
-		if (isWash(id) && isThere && starts[id] === undefined) {
+		if (isWash(id) && starts[id] === undefined && isThere(id)) {
 			starts[id] = free;
 			modes[id] = 0;
 			free += ways[0]?.duration ?? 0;

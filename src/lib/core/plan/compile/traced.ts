@@ -30,12 +30,19 @@ export interface TracedStep {
 	readonly ways: readonly Way[];
 }
 
+/** What is put together piece by piece. */
+export type Mutable<T> = { -readonly [K in keyof T]: T[K] };
+
 function roundNear(seconds: number): number {
 	return Math.max(grid, Math.round(seconds / grid) * grid);
 }
 
 /** The usual length of a step on the grid, seconds. */
 export const lengthOf = (timing: Timing) => roundNear(usualOf(timing));
+
+/** How long a step takes in the quickest of its ways, seconds; 0 where there is none. */
+export const shortestOf = (step: Pick<TracedStep, 'ways'> | undefined) =>
+	step === undefined || step.ways.length === 0 ? 0 : Math.min(...step.ways.map((way) => lengthOf(way.timing)));
 
 /** A way of doing a step as a mode of its task, as long as it usually takes, or just as long. */
 export function modeOf(

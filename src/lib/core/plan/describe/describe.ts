@@ -45,7 +45,10 @@ export interface Described {
 /** Describe a feasible answer to a compiled meal. */
 export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: Compiled, answer: Schedule): Described {
 	const timed = timedTasks(problem, answer);
-	const over = Math.max(...[...trace.plating.values()].flat().map((s) => timed.get(s.task)?.end ?? 0));
+	const over = Math.max(
+		...problem.services.map((s) => s.due + (answer.slips?.[s.id] ?? 0)),
+		...[...trace.plating.values()].flat().map((s) => timed.get(s.task)?.end ?? 0)
+	);
 	const happenings: readonly Happening[] = [...trace.steps].flatMap(([id, traced]) => {
 		const t = timed.get(id);
 		// What is washed when all is served is no part of the plan.
