@@ -1,5 +1,6 @@
 // What the browser keeps: files out and in, broken ones refused, two tabs, a broken record, no network.
 import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
 import { expect, listen, open, planned, test } from './test';
 
 const file = (text: string, name = 'supper.juntos.json') => ({
@@ -42,6 +43,35 @@ test('a broken file is refused with its place, and nothing is lost', async ({ pa
 	await expect(page.locator('article#duck')).toBeVisible();
 });
 
+/** Hold the store of meals: no tab saves there until it is released. */
+async function holdMeals(page: Page): Promise<() => Promise<void>> {
+	await page.evaluate(
+		() =>
+			new Promise<void>((held, failed) => {
+				const request = indexedDB.open('juntos');
+				request.onerror = () => {
+					failed(new Error('no database'));
+				};
+				request.onsuccess = () => {
+					const db = request.result;
+					const store = db.transaction('meals', 'readwrite').objectStore('meals');
+					const ask = (): void => {
+						store.count().onsuccess = () => {
+							held();
+							if ('released' in window) db.close();
+							else ask();
+						};
+					};
+					ask();
+				};
+			})
+	);
+	return () =>
+		page.evaluate(() => {
+			Object.assign(window, { released: true });
+		});
+}
+
 test('two tabs: a change is taken over; changes in both are asked about', async ({ page, context }) => {
 	await open(page, '/menu');
 	const other = await context.newPage();
@@ -54,10 +84,13 @@ test('two tabs: a change is taken over; changes in both are asked about', async 
 
 	await planned(page);
 	await planned(other);
-	// Both change at the same moment: the second one to save is asked.
-	const press = (p: typeof page, name: string) =>
-		p.evaluate((label) => document.querySelector<HTMLButtonElement>(`button[aria-label="${label}"]`)?.click(), name);
-	await Promise.all([press(page, 'People: more'), press(other, 'People: less')]);
+	// Both change before either can save (the store is held meanwhile): the second one to save is asked.
+	const release = await holdMeals(page);
+	await page.getByRole('button', { name: 'People: more' }).click();
+	await other.getByRole('button', { name: 'People: less' }).click();
+	await expect(people(page)).toHaveValue('8');
+	await expect(people(other)).toHaveValue('6');
+	await release();
 	const asked = (p: typeof page) => p.getByRole('alert').filter({ hasText: 'was changed in another tab too' });
 	await expect.poll(async () => (await asked(page).count()) + (await asked(other).count())).toBe(1);
 	const loser = (await asked(page).count()) === 1 ? page : other;
