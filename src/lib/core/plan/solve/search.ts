@@ -3,6 +3,7 @@ import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Schedule } from '../problem';
 import type { Engine } from './engine';
+import type { Draft } from './bound/part-prices';
 import { ActivityHeap } from './heap';
 import type { Incumbent } from './incumbent';
 import type { Literal } from './model/literals';
@@ -82,6 +83,8 @@ const mostFlips = 60;
 /** One of so many steps near the best plan takes another option of a choice. */
 const flipsOneIn = 5;
 
+/** One of so many turns goes by the order of a draft. */
+const draftsOneIn = 5;
 /** How far from its place in the best plan a task may go in the nearby manner, units. */
 const nearRooms = [0, 4, 12, 40, 120];
 
@@ -93,7 +96,8 @@ const nearRooms = [0, 4, 12, 40, 120];
  * the best plan (solution-guided search: Beck 2007, J. AI Res. 29, 49–77). *orders*: the same for modes, options and orders
  * only (Grimes & Hebrard 2015, INFORMS J. Comput. 27, 268–284). *greedy*: backward in the best plan's order,
  * but for a few tasks (iterated greedy: Ruiz & Stützle 2007). *nearby*: all but a neighbourhood stays where it is (large
- * neighbourhood search: Shaw 1998; Godard, Laborie & Nuijten 2005 for schedules).
+ * neighbourhood search: Shaw 1998; Godard, Laborie & Nuijten 2005 for schedules). Now and then it goes greedily in the order of
+ * a draft, what the parts would do at their prices (Möhring, Schulz, Stork & Uetz 2003).
  */
 export class Search {
 	best: Incumbent | undefined;
@@ -120,6 +124,9 @@ export class Search {
 	private pins: number[] = [];
 	private turnPins: readonly number[] = [];
 	private repeats = 0;
+	private drafted: Draft | undefined;
+	/** Whether the draft was not tried yet. */
+	private isFresh = false;
 	/** Share of the gap that the next probe asks for, and what the last one asked for. */
 	private probeShare = 1 / 16;
 	private probes = 0;
@@ -225,6 +232,25 @@ export class Search {
 		this.beginTurn();
 	}
 
+	/** Whether the best plan is on time, or thought to be late for good. */
+	get isSettled(): boolean {
+		return this.best !== undefined && (this.turns >= mostLateTurns || !this.isLate(this.best));
+	}
+
+	/** Take in clauses that hold for every better plan; `false` where they leave none. */
+	learn(clauses: readonly (readonly number[])[]): boolean {
+		this.engine.backTo(0);
+		if (!clauses.every((c) => this.engine.clause(c))) this.isClosed = true;
+		else this.beginTurn();
+		return !this.isClosed;
+	}
+
+	/** A plan that need not hold, in whose order some of the next turns try to plan. */
+	draft(draft: Draft | undefined): void {
+		this.drafted = draft;
+		this.isFresh = true;
+	}
+
 	/** Decide the next assumption that is open. */
 	private assume(): 'done' | 'decided' | 'refused' {
 		const { engine } = this;
@@ -252,6 +278,8 @@ export class Search {
 		const turns = best ? this.improvingTurns(best) : openTurns;
 		this.manner = turns[this.turns % turns.length]!;
 		if (best && this.untried.length > 0) this.manner = 'nearby';
+		const draft = best && this.turns % draftsOneIn === 0 ? this.drafted : undefined;
+		if (draft) this.manner = 'greedy';
 		if (this.isFollowing) this.manner = 'follow';
 		this.isFollowing = false;
 		this.turns++;
@@ -267,7 +295,8 @@ export class Search {
 		if (this.manner === 'follow') this.pinPrevious();
 		if (!best) return;
 		this.wantedModes = best.modes.slice();
-		if (this.manner === 'greedy') this.shuffle(best);
+		if (this.manner === 'greedy' && draft) this.trace(draft);
+		else if (this.manner === 'greedy') this.shuffle(best);
 		if (this.manner === 'nearby') this.pin(best);
 		if (this.manner === 'probe') this.probe();
 		this.turnPins = this.pins.slice();
@@ -433,6 +462,17 @@ export class Search {
 			this.rank[i]! += this.random(2 * spread) - spread;
 			if (changeModes) this.wantedModes[i] = this.random(tasks[i]!.modes.length);
 		}
+	}
+
+	/** The order and modes of a draft; disturbed, where that was tried already. */
+	private trace({ starts, modes }: Draft): void {
+		const { tasks, horizon } = this.model;
+		this.wantedModes = modes.slice();
+		const spread = this.isFresh ? 1 : 1 + this.random(Math.ceil(horizon / 50));
+		this.isFresh = false;
+		this.rank = Float64Array.from(tasks, (t, i) =>
+			starts[i]! < 0 ? this.random(horizon) : starts[i]! + t.durations[modes[i]!]! + this.random(spread)
+		);
 	}
 
 	/** Each task where the previous plan had it, the last ones first; what is not possible any more is decided anew. */

@@ -4,6 +4,7 @@ import { findConflict } from './conflict';
 import { buildModel, type Model } from './model/model';
 import type { Incumbent } from './incumbent';
 import { building } from './model/builder';
+import { Bounding } from './bound/bound';
 import { Search } from './search';
 
 export interface SolveOptions {
@@ -30,6 +31,18 @@ interface Progress {
 /** Work between two looks at the caller. */
 const SLICE = 500;
 
+/** Work after which bounds are sought by prices. */
+const BOUNDS_AFTER = 5000;
+/** How much of the search's work they may take in any case, while they begin, and where they lead. */
+const boundsShare = { least: 0.1, first: 150_000, most: 0.5 } as const;
+
+/** How far the bounds by prices may go: whoever knows the better bound works at it. */
+function allowance({ bound, isDone }: Bounding, known: number, work: number): number {
+	if (isDone) return 0;
+	const { least, first, most } = boundsShare;
+	return bound > known ? most * work : Math.max(least * work, Math.min(first, most * work));
+}
+
 /** A search that the caller pulls; it may be told of an answer to the same problem that another search has found. */
 export type Solving = Generator<Progress, Schedule, Schedule | undefined>;
 
@@ -51,16 +64,27 @@ export function* solve(problem: Problem, options: SolveOptions): Solving {
 	const { engine } = model;
 	if (model.isClosed) return yield* infeasible(problem, options, progress);
 	const search = new Search(model, options.seed, options.previous);
+	let bounding: Bounding | undefined;
 	for (;;) {
-		const outcome = search.run(SLICE);
-		work = engine.work;
+		let outcome = search.run(SLICE);
 		const { best } = search;
+		if (best && outcome !== 'closed' && engine.work > BOUNDS_AFTER && search.isSettled) {
+			bounding ??= new Bounding(model);
+			const limit = best.objective + (options.previous ? 1e-6 : 1e-6 - bounding.grain);
+			while (outcome !== 'closed' && bounding.work < allowance(bounding, lowerBound(model), engine.work)) {
+				bounding.run(limit, SLICE);
+				search.draft(bounding.relaxed);
+				const news = bounding.news(limit);
+				if (news && !search.learn(news)) outcome = 'closed';
+			}
+		}
+		work = engine.work + (bounding?.work ?? 0);
 		const bound = lowerBound(model);
 		const isProven = outcome === 'closed' || (best?.moves === 0 && best.objective <= bound);
 		if (isProven && !best) return yield* infeasible(problem, options, progress);
 		if (best && (isProven || outcome === 'found'))
 			answer = write(model, best, isProven ? best.objective : bound, options.previous);
-		if (isProven || engine.work >= options.budget) return withWork(answer, engine.work);
+		if (isProven || work >= options.budget) return withWork(answer, work);
 		const news = yield progress(outcome === 'found');
 		if (news) search.hear(news);
 	}

@@ -13,6 +13,8 @@ export interface Objective {
 	readonly sum: Linear;
 	/** Variable of the sum, where it fits: its bounds are literals, so that a bound from below can be learnt. */
 	readonly cost: number | undefined;
+	/** Variable of the first counted start, where the evening has a length in any case. */
+	readonly first: number | undefined;
 	/** What the terms leave out. */
 	readonly constant: number;
 	/** How often the objective counts, so that no number of moves outweighs one of it. */
@@ -29,6 +31,7 @@ export class Prices {
 	readonly terms: number[] = [];
 	readonly coefficients: number[] = [];
 	constant = 0;
+	private first: number | undefined;
 	/** For each task of a plan to stay near, a variable that is 1 only where it starts as before. */
 	private readonly stays: readonly number[];
 
@@ -119,6 +122,7 @@ export class Prices {
 			for (const t of counted) engine.edge(2 * first, 2 * t.start, 0, t.there);
 			this.add(2 * last, rate);
 			this.add(2 * first + 1, rate);
+			this.first = first;
 			return;
 		}
 		// All may be absent, and then there is no length.
@@ -135,7 +139,7 @@ export class Prices {
 	/** The sum, once all terms are there. */
 	objective(): Objective {
 		const { engine } = this.b;
-		const { terms, coefficients, constant, scale, stays } = this;
+		const { terms, coefficients, first, constant, scale, stays } = this;
 		for (const x of stays) {
 			// Each task that moves costs one: the upper half is −1 where it stays.
 			terms.push(2 * x + 1);
@@ -150,7 +154,7 @@ export class Prices {
 				? new Linear(terms, coefficients, Infinity)
 				: new Linear([...terms, 2 * cost + 1], [...coefficients, 1], 0);
 		engine.add(sum);
-		return { terms, coefficients, sum, cost, constant, scale, moves: stays.length };
+		return { terms, coefficients, sum, cost, first, constant, scale, moves: stays.length };
 	}
 }
 
