@@ -1,5 +1,5 @@
 // Sauces and what is strewn: pounded, shaken, from the pan, reduced, emulsions warm and cold, oils, crumbs.
-import type { Technique } from '../../model/technique';
+import type { Step, Technique } from '../../model/technique';
 import {
 	about,
 	burner,
@@ -23,6 +23,20 @@ import {
 	whole
 } from '../forms';
 
+/** A pan sauce waits off the heat as it is; butter goes in at the last minute, or it splits. */
+const mounted: Step = {
+	id: 'mount',
+	say: 'Warm the sauce, whisk in the butter, taste',
+	kind: 'cook',
+	time: { shortest: 45, usual: 60, longest: 90 },
+	need: { kind: 'burner' },
+	heat: 'low',
+	hands: whole,
+	after: [{ step: 'reduce', least: 0, most: 900 }],
+	sign: 'Glossy, and it holds together; not boiling.',
+	cautions: []
+};
+
 const plumPanSauce: Technique = {
 	id: 'plum-pan-sauce',
 	name: 'Pan sauce of plums and port',
@@ -32,7 +46,7 @@ const plumPanSauce: Technique = {
 		['plums', 60, 'g', 'cut', 'v'],
 		['shallot', 0.5, 'pieces', 'cut', 'v'],
 		['port', 35, 'ml', 'cut', 's'],
-		butter('reduce', 6)
+		butter('mount', 6)
 	),
 	steps: [
 		{
@@ -56,17 +70,18 @@ const plumPanSauce: Technique = {
 			hands: touches(
 				[
 					[0, 90, 'Pour off the fat, soften the shallot, port in'],
-					[1, 60, 'Whisk in the butter, strain, taste']
+					[1, 30, 'Strain, back into the pan, off the heat']
 				],
 				[240, 15, 'Stir the sauce']
 			),
 			after: [{ step: 'cut', least: 0, most: 7200 }],
 			sign: 'Coats a spoon; a finger leaves a clean line.',
 			cautions: ['Port can flame: off the heat when you pour.']
-		}
+		},
+		mounted
 	],
-	vessels: [{ kind: 'frying pan', from: 'reduce', to: 'reduce' }],
-	plate: { step: 'reduce', perPlate: 5, ...held('pan sauce'), keep: 'in the pan, lid on, off the heat' }
+	vessels: [{ kind: 'frying pan', from: 'reduce', to: 'mount' }],
+	plate: { step: 'mount', perPlate: 5, ...held('pan sauce'), keep: 'in the pan, lid on, off the heat' }
 };
 
 const shallotCrumbs: Technique = {
@@ -238,7 +253,7 @@ const panSauce: Technique = {
 		['shallot', 0.5, 'pieces', 'mince', 'v'],
 		['wine', 40, 'ml', 'reduce', 's'],
 		['stock', 50, 'ml', 'reduce', 's'],
-		butter('reduce', 10)
+		butter('mount', 10)
 	),
 	steps: [
 		handles('mince', 'Mince the shallot, measure wine and stock', 'mince shallot', 0.5),
@@ -250,7 +265,7 @@ const panSauce: Technique = {
 			touches(
 				[
 					[0, 60, 'Pour off the fat, soften the shallot, wine in'],
-					[1, 60, 'Whisk in the butter, taste']
+					[1, 15, 'Off the heat']
 				],
 				[180, 15, 'Scrape and stir']
 			),
@@ -261,10 +276,11 @@ const panSauce: Technique = {
 				sign: 'Coats a spoon; a finger leaves a clean line.',
 				cautions: ['Wine can flame: off the heat when you pour.']
 			}
-		)
+		),
+		mounted
 	],
-	vessels: vessels(['frying pan', 'reduce', 'reduce']),
-	plate: { ...plated('reduce', 5, 'pan sauce'), keep: 'in the pan, lid on, off the heat' }
+	vessels: vessels(['frying pan', 'reduce', 'mount']),
+	plate: { ...plated('mount', 5, 'pan sauce'), keep: 'in the pan, lid on, off the heat' }
 };
 
 const reduction: Technique = {

@@ -11,10 +11,10 @@ if (!supper) throw new RangeError('no demo');
 const service = supper.meal.courses[0]?.service ?? 0;
 const minutes = 60;
 
-/** The demo supper for eight, with so little time before it that even two hours late it cannot be done. */
+/** The demo supper for ten, with so little time before it that even two hours late it cannot be done. */
 const hurried: PlanRequest = {
 	...supper,
-	meal: { ...supper.meal, covers: 8, earliest: service - 5 * minutes },
+	meal: { ...supper.meal, covers: 10, earliest: service - 5 * minutes },
 	techniques: [...library.values()],
 	seed: 1,
 	budget: 30_000

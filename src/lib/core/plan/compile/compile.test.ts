@@ -72,14 +72,14 @@ test('the sauce is made in the pan of the duck: one hold from the sear to the sa
 	const { problem, trace } = compileDemo(supper);
 	const pans = trace.vessels.filter((v) => v.kind === 'frying pan' && v.tasks.includes('sauce/reduce'));
 	expect(pans).toHaveLength(1);
-	expect(pans[0]?.tasks).toEqual(['duck/sear', 'duck/sear-b2', 'sauce/reduce']);
+	expect(pans[0]?.tasks).toEqual(['duck/sear', 'duck/sear-b2', 'sauce/reduce', 'sauce/mount']);
 	expect(pans[0]?.from).toBe('duck/sear');
 	// One burner from the first sear to the sauce, and no other pan on it meanwhile.
 	const stay = trace.stays.find((s) => s.tasks.includes('sauce/reduce'));
 	expect(stay).toEqual({ tasks: pans[0]?.tasks, isHeld: true });
 	expect(problem.ties).toContainEqual(stay?.tasks);
 	const burners = problem.resources.filter((r) => r.id.startsWith('burner:'));
-	const held = problem.holds.filter((h) => h.from === 'duck/sear' && h.to === 'sauce/reduce');
+	const held = problem.holds.filter((h) => h.from === 'duck/sear' && h.to === 'sauce/mount');
 	expect(held.map((h) => h.at).toSorted()).toEqual(
 		burners
 			.filter((r) => !r.id.startsWith('burner:1200'))

@@ -38,8 +38,10 @@ export interface Setting {
 
 /** Wiping the rim and looking, for each plate, seconds. */
 const wipe = 4;
-/** A warm plate keeps while the others of its wave are set, seconds (est.). */
+/** All plates of a wave should be set within this time, seconds (est.). */
 const platingWindow = 6 * minute;
+/** What went first onto a warm plate stands so long at the most, where something else is done in between, seconds (est.). */
+const standsAtMost = 8 * minute;
 /** How many times as much a second costs beyond the longest that a part may wait. */
 const beyondLongest = 4;
 /** What is not served within this time after the heat was cooled, seconds. */
@@ -101,7 +103,7 @@ export function plateUp(
 			waves === 1 ? partByPart(course.id, pieces, plates) : inWaves(course.id, ids, plates, waves, apart);
 		plating.set(course.id, settings);
 		/** Plates may stand so long before they go out, beside what plating takes. */
-		const slack = Math.max(grid, platingWindow - apart);
+		const slack = Math.max(grid, standsAtMost - apart);
 		settings.forEach(({ task, parts, goesOut, from, to }, k) => {
 			tasks.push({ id: task, modes: modesOf(hands, cooks, from - to, manning) });
 			serve.push({ task, service: course.id, offset: to, free: 0, rate: 0, max: goesOut ? 0 : gridDown(slack) });

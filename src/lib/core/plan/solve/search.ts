@@ -84,7 +84,7 @@ const mostFlips = 60;
 const flipsOneIn = 5;
 
 /** One of so many turns goes by the order of a draft. */
-const draftsOneIn = 5;
+const draftsOneIn = 3;
 /** How far from its place in the best plan a task may go in the nearby manner, units. */
 const nearRooms = [0, 4, 12, 40, 120];
 

@@ -34,7 +34,7 @@ const SLICE = 500;
 /** Work after which bounds are sought by prices. */
 const BOUNDS_AFTER = 5000;
 /** How much of the search's work they may take in any case, while they begin, and where they lead. */
-const boundsShare = { least: 0.1, first: 150_000, most: 0.5 } as const;
+const boundsShare = { least: 0.1, first: 150_000, most: 0.3 } as const;
 
 /** How far the bounds by prices may go: whoever knows the better bound works at it. */
 function allowance({ bound, isDone }: Bounding, known: number, work: number): number {
