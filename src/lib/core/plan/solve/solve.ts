@@ -33,14 +33,19 @@ const SLICE = 500;
 
 /** Work after which bounds are sought by prices. */
 const BOUNDS_AFTER = 5000;
-/** How much of the search's work they may take in any case, while they begin, and where they lead. */
-const boundsShare = { least: 0.1, first: 150_000, most: 0.3 } as const;
+/** How much of the search's work they may take: as they begin, where they are not far behind what it has learnt, after long; else. */
+const boundsShare = { first: 0.3, near: 0.3, late: 1, least: 0.05 } as const;
+const BEGINNING = 150_000;
+const LONG = 1_500_000;
+/** Share of the bound that is known below which prices are far behind. */
+const FAR_BEHIND = 0.85;
 
-/** How far the bounds by prices may go: whoever knows the better bound works at it. */
+/** How far the bounds by prices may go beside so much work of the search. */
 function allowance({ bound, isDone }: Bounding, known: number, work: number): number {
 	if (isDone) return 0;
-	const { least, first, most } = boundsShare;
-	return bound > known ? most * work : Math.max(least * work, Math.min(first, most * work));
+	const { first, near, late, least } = boundsShare;
+	if (bound < FAR_BEHIND * known && work > BEGINNING) return Math.max(first * BEGINNING, least * work);
+	return (work > LONG ? late : near) * work;
 }
 
 /** A search that the caller pulls; it may be told of an answer to the same problem that another search has found. */
