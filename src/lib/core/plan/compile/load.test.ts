@@ -11,6 +11,7 @@ import { groupsOf } from '../advise/grouping';
 import { loadsOf } from '../describe/loads';
 import { mealOf } from '../../testing/library-meal';
 import { batchesOf } from './load';
+import { loadIn } from './portions';
 import { valuesFor } from '../../timing/values';
 
 const loaded = [...library.values()].flatMap((technique) =>
@@ -24,6 +25,23 @@ const batches = (
 	n: number,
 	kitchen: Kitchen = everything
 ) => batchesOf(step, valuesFor(technique, {}, n), kitchen);
+
+test('what is held in a saucepan is counted by the saucepan, however large the pots beside it are', () => {
+	const withPot = (size: string, saucepan: string): Kitchen => ({
+		...everything,
+		vessels: [
+			{ id: 'pot', name: 'Pot', kind: 'pot', size, count: 1 },
+			{ id: 'saucepan', name: 'Saucepan', kind: 'saucepan', size: saucepan, count: 1 }
+		]
+	});
+	const boil = library.get('boiled-eggs')!;
+	const step = boil.steps.find((s) => s.load)!;
+	const inKitchen = (kitchen: Kitchen) => loadIn(boil, step, {}, 24, kitchen)!;
+	const small = inKitchen(withPot('20 l', '16 cm'));
+	expect(small).toEqual(inKitchen(withPot('3 l', '16 cm')));
+	expect(small.batches).toBeGreaterThan(inKitchen(withPot('3 l', '26 cm')).batches);
+	expect(small.batches).toBeGreaterThan(batches(step, boil, 24, withPot('20 l', '16 cm'))!.batches);
+});
 
 test('all of it goes in, and no batch is fuller than its vessel or its heat allows', () => {
 	fc.assert(

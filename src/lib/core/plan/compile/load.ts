@@ -191,8 +191,17 @@ function biggest(kitchen: Kitchen, kind: VesselKind, fits: (size: VesselSize) =>
 	return first && { ...first, kind, count: sizes.reduce((sum, s) => sum + s.count, 0) };
 }
 
-/** Batches of a step's load in a kitchen; `undefined` where it has none, or the kitchen lacks the vessel or the fryer. */
-export function batchesOf(step: Step, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+/**
+ * Batches of a step's load in a kitchen; `undefined` where it has none, or the kitchen lacks the vessel or the fryer.
+ *
+ * @param held the kind of vessel that the technique does it in, where it says so
+ */
+export function batchesOf(
+	step: Step,
+	of: (id: string) => number,
+	kitchen: Kitchen,
+	held?: VesselKind
+): Batches | undefined {
 	const { load } = step;
 	if (!load) return undefined;
 	const atOnce = placesAtOnce(step, kitchen);
@@ -207,9 +216,9 @@ export function batchesOf(step: Step, of: (id: string) => number, kitchen: Kitch
 		case 'water':
 		case 'oil':
 		case 'steamer':
-			return inOneLayer(load, of, kitchen, atOnce);
+			return inOneLayer(load, of, kitchen, atOnce, held);
 		case 'pot':
-			return inPot(load, of, kitchen, atOnce);
+			return inPot(load, of, kitchen, atOnce, held);
 		case 'fryer':
 			return inOil(load, of, kitchen, atOnce);
 		case 'dish':
@@ -217,7 +226,7 @@ export function batchesOf(step: Step, of: (id: string) => number, kitchen: Kitch
 		case 'base':
 		case 'basket':
 		case 'bath':
-			return byRoomAlone(load, of, kitchen, atOnce);
+			return byRoomAlone(load, of, kitchen, atOnce, held);
 	}
 }
 
@@ -336,10 +345,16 @@ const usualFace = { griddle: 0.12, grill: 0.15, 'wood oven': 0.3 } as const;
 const layerFull = { water: 1, oil: 0.7, steamer: 0.8 } as const;
 
 /** Pieces side by side on hot metal, in water, in oil, in steam. */
-function inOneLayer(load: Laid, of: (id: string) => number, kitchen: Kitchen, atOnce: number): Batches | undefined {
+function inOneLayer(
+	load: Laid,
+	of: (id: string) => number,
+	kitchen: Kitchen,
+	atOnce: number,
+	held: VesselKind | undefined
+): Batches | undefined {
 	const whole = Math.ceil(valueOf(load.pieces, of) - 1e-9);
 	const piece = pieceOf(load, of);
-	const vessel = vesselOfLayer(load.on, kitchen);
+	const vessel = vesselOfLayer(load.on, kitchen, held);
 	const isThere = kitchen.stations.some((s) => s.kind === load.on);
 	const metal = load.on in usualFace ? usualFace[load.on as keyof typeof usualFace] : undefined;
 	const area = metal === undefined ? vessel?.area : isThere ? metal : undefined;
@@ -370,9 +385,15 @@ function inOneLayer(load: Laid, of: (id: string) => number, kitchen: Kitchen, at
 	};
 }
 
-function vesselOfLayer(on: Laid['on'], kitchen: Kitchen) {
+/** What water or oil is in: the vessel of the technique, else the largest pot. */
+function potFor(kitchen: Kitchen, held: VesselKind | undefined) {
+	const own = held === 'pot' || held === 'saucepan' ? biggest(kitchen, held) : undefined;
+	return own ?? biggest(kitchen, 'pot') ?? biggest(kitchen, 'saucepan');
+}
+
+function vesselOfLayer(on: Laid['on'], kitchen: Kitchen, held: VesselKind | undefined) {
 	if (on === 'steamer') return biggest(kitchen, 'steamer basket');
-	return on === 'water' || on === 'oil' ? (biggest(kitchen, 'pot') ?? biggest(kitchen, 'saucepan')) : undefined;
+	return on === 'water' || on === 'oil' ? potFor(kitchen, held) : undefined;
 }
 
 const racksOf = (kitchen: Kitchen) => Math.max(0, ...kitchen.stations.map((s) => (s.kind === 'oven' ? s.racks : 0)));
@@ -412,9 +433,10 @@ function byRoomAlone(
 	load: LoadOf<'base'> | Extract<Load, { on: 'basket' | 'bath' }>,
 	of: (id: string) => number,
 	kitchen: Kitchen,
-	atOnce: number
+	atOnce: number,
+	held: VesselKind | undefined
 ): Batches | undefined {
-	const room = roomFor(load.on, kitchen);
+	const room = roomFor(load.on, kitchen, held);
 	if (!room) return undefined;
 	const whole = valueOf(load.on === 'base' ? load.litres : load.kilograms, of);
 	const side = room.vessel
@@ -444,9 +466,10 @@ interface Room {
 	readonly mostIn: (size: VesselSize) => number;
 }
 
-function roomFor(on: 'base' | 'basket' | 'bath', kitchen: Kitchen): Room | undefined {
+function roomFor(on: 'base' | 'basket' | 'bath', kitchen: Kitchen, held: VesselKind | undefined): Room | undefined {
 	if (on === 'base') {
-		const pan = biggest(kitchen, 'frying pan') ?? biggest(kitchen, 'saucepan');
+		const own = held === 'saucepan' ? biggest(kitchen, held) : undefined;
+		const pan = own ?? biggest(kitchen, 'frying pan') ?? biggest(kitchen, 'saucepan');
 		const mostIn = ({ area }: VesselSize) => perBase * area;
 		return pan && { most: mostIn(pan), limit: { kind: 'base', area: pan.area }, vessel: pan.kind, mostIn };
 	}
@@ -464,8 +487,14 @@ function roomFor(on: 'base' | 'basket' | 'bath', kitchen: Kitchen): Room | undef
 	return { most, limit: { kind: 'bath', litres }, mostIn: () => most };
 }
 
-function inPot(load: LoadOf<'pot'>, of: (id: string) => number, kitchen: Kitchen, atOnce: number): Batches | undefined {
-	const pot = biggest(kitchen, 'pot') ?? biggest(kitchen, 'saucepan');
+function inPot(
+	load: LoadOf<'pot'>,
+	of: (id: string) => number,
+	kitchen: Kitchen,
+	atOnce: number,
+	held: VesselKind | undefined
+): Batches | undefined {
+	const pot = potFor(kitchen, held);
 	if (!pot) return undefined;
 	const whole = valueOf(load.kilograms, of);
 	// What goes in takes its own room, and a fifth stays free for the boil.

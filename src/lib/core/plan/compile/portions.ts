@@ -220,7 +220,7 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 	const loads = new Map(
 		owned.map((step) => {
 			const covers = shared.has(step.id) ? eaten : part.covers;
-			return [step.id, { covers, load: batchesOf(step, valuesFor(technique, part.settings, covers), kitchen) }];
+			return [step.id, { covers, load: loadIn(technique, step, part.settings, covers, kitchen) }];
 		})
 	);
 	for (const step of owned) {
@@ -327,6 +327,18 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 		...(mode === 'choose' && (out || evening.length > 0) ? { ahead: { evening, before: out ? [outTask] : [] } } : {}),
 		isBefore: mode === 'before'
 	};
+}
+
+/** What a step lies or swims in, in batches: in the vessel that its technique names. */
+export function loadIn(
+	technique: Technique,
+	step: Step,
+	settings: Part['settings'],
+	covers: number,
+	kitchen: Kitchen
+): Batches | undefined {
+	const held = technique.vessels.find(({ from, to }) => stepsBetween(technique, from, to).includes(step.id));
+	return batchesOf(step, valuesFor(technique, settings, covers), kitchen, held?.kind);
 }
 
 /** The step that a batch is one of. */

@@ -23,7 +23,8 @@ import { litAt, terrainOf } from './terrain';
 import { timedTasks, type Timed } from './timed';
 import { drawerOf, isServedHot, platesWarmIn, wantWarmPlates } from './warmth';
 
-const restLane: Lane = { id: 'rest', kind: 'rest', name: 'Rest' };
+/** Where food rests, and what needs no station is done: washed, ground, whisked. */
+const restLane: Lane = { id: 'rest', kind: 'rest', name: 'Counter' };
 const keepLane: Lane = { id: 'keep', kind: 'keep', name: 'Keep' };
 /** The order of lanes from top to bottom: the way food mostly moves, so that cords cross little. */
 const laneOrder: readonly string[] = [...stationKinds, 'rest', 'keep'];

@@ -3,9 +3,8 @@
 import type { Kitchen } from '../../model/kitchen';
 import type { Meal } from '../../model/meal';
 import type { Technique } from '../../model/technique';
-import { batchesOf, mostBatches, type Batches } from '../compile/load';
-import { alternativesOf } from '../compile/portions';
-import { valuesFor } from '../../timing/values';
+import { mostBatches, type Batches } from '../compile/load';
+import { alternativesOf, loadIn } from '../compile/portions';
 
 export interface StepLoad {
 	readonly part: string;
@@ -21,7 +20,7 @@ export function loadsOf(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMap<st
 			technique.steps.flatMap((step): StepLoad[] => {
 				const work = works.find((w) => w.step.id === step.id);
 				const covers = (work?.covers ?? 0) * Math.min(mostBatches, work?.batches ?? 1);
-				const load = work && batchesOf(step, valuesFor(technique, portion.settings, covers), kitchen);
+				const load = work && loadIn(technique, step, portion.settings, covers, kitchen);
 				return load ? [{ part: portion.id, name: portion.name, say: step.say, load }] : [];
 			})
 		);
