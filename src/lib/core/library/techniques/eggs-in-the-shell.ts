@@ -72,7 +72,7 @@ const boiled = (isCold: boolean): Step[] => [
 		]),
 		{
 			...(isCold ? {} : { need: burner(), heat: 'rolling, then gentle' }),
-			load: { on: 'pot', kilograms: { by: 'covers', times: 0.058, plus: 0 }, start: degrees('start'), litres: 4.3 },
+			load: { on: 'pot', kilograms: { by: 'covers', times: 0.058, plus: 0 }, start: degrees('start'), litres: 1.9 },
 			together: true,
 			after: [isCold ? 'water:0' : 'water:120'],
 			sign: 'Open one if you doubt: the yolk decides.'

@@ -7,7 +7,10 @@ import { library } from '../../library/library';
 import { withCooks, withoutStation, withVesselCount } from '../../model/edit-kitchen';
 import { withCovers, withService, withSetting } from '../../model/edit-meal';
 import { compileDemo, demoCases, type DemoCase } from '../../testing/demo-plan';
-import { compiled, mealOf } from '../../testing/library-meal';
+import { compiled, everything, mealOf } from '../../testing/library-meal';
+import { solveNow } from '../../testing/solve-now';
+import type { Kitchen } from '../../model/kitchen';
+import { checkSchedule } from '../check';
 import { readProblem } from '../problem';
 import { grid } from '../grid';
 import { isWash, rawIn } from './clean';
@@ -151,4 +154,44 @@ test('where the planner chooses among ways, each has tasks, washes and vessels o
 			for (const tasks of options) expect(tasks.includes(id), id).toBe(tasks.includes(after[0]?.to ?? ''));
 		}
 	}
+});
+
+describe('batches side by side or one after another', () => {
+	const stations = (burners: number): Kitchen => ({
+		...everything,
+		stations: everything.stations.filter((s) => s.kind !== 'burner' || (burners-- > 0 && s.power > 0)),
+		vessels: everything.vessels.map((v) => (v.kind === 'frying pan' ? { ...v, size: '28 cm', count: 2 } : v))
+	});
+	const steaks = { technique: 'steak-pan' };
+	const picked = (parts: readonly { readonly technique: string }[], kitchen: Kitchen) => {
+		const { problem } = compiled(mealOf(parts, 8), kitchen);
+		const answer = solveNow(problem, { budget: 60_000 });
+		expect(checkSchedule(problem, answer).violations).toEqual([]);
+		return { answer, options: problem.choices.find((c) => c.id === 'technique:p0')?.options ?? [] };
+	};
+
+	test('both ways are there, each with tasks of its own, and in turn there are fewer, for one pan is heated', () => {
+		const { options } = picked([steaks, { technique: 'risotto' }], stations(3));
+		expect(options.map((o) => o.id)).toEqual(['steak-pan', 'in-turn']);
+		const [beside, turn] = options.map((o) => o.tasks);
+		expect(beside!.filter((t) => turn!.includes(t))).toEqual([]);
+		expect(turn!.length).toBeLessThan(beside!.length);
+	});
+
+	test('the planner takes the burners that are free, and goes in turn where another part needs one of them', () => {
+		const way = (burners: number) => picked([steaks, { technique: 'risotto' }], stations(burners)).answer;
+		const [many, few] = [way(5), way(3)];
+		expect(many.picks?.['technique:p0']).toBe('steak-pan');
+		expect(few.picks?.['technique:p0']).toBe('in-turn');
+		expect(many.objective!).toBeLessThanOrEqual(few.objective!);
+	});
+
+	test('a part that is alone, or bound to another by name, has one way', () => {
+		expect(compiled(mealOf([steaks], 8), stations(2)).problem.choices).toEqual([]);
+		const { meal } = supper;
+		const bound = new Set(meal.links.flatMap((l) => [l.from.part, l.to.part]));
+		const big = compileMeal({ ...meal, covers: 12 }, { ...supper.kitchen, vessels: stations(2).vessels }, library);
+		if (!big.ok) throw new Error(JSON.stringify(big.issues));
+		for (const part of bound) expect(big.value.problem.choices.map((c) => c.id)).not.toContain(`technique:${part}`);
+	});
 });

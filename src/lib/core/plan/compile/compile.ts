@@ -97,8 +97,10 @@ export function compileMeal(
 			issues.push({ code: 'unknown-technique', path, part: part.name, technique: part.technique });
 			return;
 		}
-		const tried = alternativesOf(part, meal, kitchen, techniques).map(({ technique, portions }) => ({
-			technique,
+		// Alone it has all burners to itself.
+		const isBound = meal.parts.length === 1 || meal.links.some((l) => l.from.part === part.id || l.to.part === part.id);
+		const tried = alternativesOf(part, meal, kitchen, techniques, isBound).map(({ id, portions }) => ({
+			id,
 			portions,
 			cooked: portions.map((p) => cook(p, kitchen, ['parts', i], manning))
 		}));
@@ -127,8 +129,8 @@ export function compileMeal(
 			}
 		}
 		if (able.length > 1) {
-			const options = able.map(({ technique, portions }) => ({
-				id: technique.id,
+			const options = able.map(({ id, portions }) => ({
+				id,
 				tasks: portions.flatMap((p) => p.works.map((w) => w.task)),
 				cost: 0
 			}));

@@ -195,16 +195,18 @@ function biggest(kitchen: Kitchen, kind: VesselKind, fits: (size: VesselSize) =>
  * Batches of a step's load in a kitchen; `undefined` where it has none, or the kitchen lacks the vessel or the fryer.
  *
  * @param held the kind of vessel that the technique does it in, where it says so
+ * @param isInTurn one batch after another in one vessel, whatever stands free
  */
 export function batchesOf(
 	step: Step,
 	of: (id: string) => number,
 	kitchen: Kitchen,
-	held?: VesselKind
+	held?: VesselKind,
+	isInTurn = false
 ): Batches | undefined {
 	const { load } = step;
 	if (!load) return undefined;
-	const atOnce = placesAtOnce(step, kitchen);
+	const atOnce = isInTurn ? 1 : placesAtOnce(step, kitchen);
 	switch (load.on) {
 		case 'tray':
 			return onTrays(load, of, kitchen);

@@ -20,6 +20,8 @@ export interface Work {
 	/** In how many batches all of it would be done; pieces that are in at once, or people where it has none. */
 	readonly batches: number;
 	readonly pieces: number;
+	/** Whether its batches go side by side on burners. */
+	readonly isBeside?: boolean;
 }
 
 /** What is plated as one: a part, or those guests of it who have it otherwise. */
@@ -62,6 +64,8 @@ export interface Portion {
 
 /** One of the ways in which a part could be made. */
 export interface Alternative {
+	/** The technique's, or that its batches go one after another in one vessel. */
+	readonly id: string;
 	readonly technique: Technique;
 	readonly portions: readonly Portion[];
 }
@@ -73,12 +77,21 @@ const betweenBatches = 600;
 /** Seconds that take something out of the cold, where the technique does not say. */
 const usualOut = 30;
 
-/** All ways to make a part that may be taken: the one that is set, or those that make the same where the planner chooses. */
+/** Batches one after another, though vessels stand free: the burners may be wanted for something else. */
+const inTurn = 'in-turn';
+
+/**
+ * All ways to make a part that may be taken: the one that is set, or those that make the same where the planner chooses; and
+ * where batches go side by side on burners, the same one after another.
+ *
+ * @param isBound whether other parts hang on its steps by name, or there are none: then there is one way
+ */
 export function alternativesOf(
 	part: Part,
 	meal: Pick<Meal, 'covers'>,
 	kitchen: Kitchen,
-	techniques: ReadonlyMap<string, Technique>
+	techniques: ReadonlyMap<string, Technique>,
+	isBound = false
 ): readonly Alternative[] {
 	const set = techniques.get(part.technique);
 	if (!set) return [];
@@ -86,26 +99,31 @@ export function alternativesOf(
 		part.choose === true && set.makes !== undefined
 			? [...techniques.values()].filter((t) => t.makes === set.makes && t.id !== set.id && t.archived !== true)
 			: [];
-	return [set, ...others].map((technique) => ({
+	const make = (technique: Technique, prefix: string, isInTurn = false): Alternative => ({
+		id: isInTurn ? inTurn : technique.id,
 		technique,
-		portions: portionsOf(
-			part,
-			technique,
-			technique === set ? '' : `${technique.id}.`,
-			meal,
-			kitchen,
-			others.length === 0
-		)
-	}));
+		portions: portionsOf(part, { technique, prefix, isInTurn, mayChoose: others.length === 0 }, meal, kitchen)
+	});
+	const own = make(set, '');
+	if (others.length > 0) return [own, ...others.map((t) => make(t, `${t.id}.`))];
+	const isSpread = own.portions.some(({ works, ahead }) => ahead === undefined && works.some((w) => w.isBeside));
+	return isSpread && !isBound ? [own, make(set, `${inTurn}.`, true)] : [own];
+}
+
+/** A way of making a part. */
+interface Making {
+	readonly technique: Technique;
+	/** Before the names of its tasks. */
+	readonly prefix: string;
+	readonly isInTurn: boolean;
+	readonly mayChoose: boolean;
 }
 
 function portionsOf(
 	part: Part,
-	technique: Technique,
-	prefix: string,
+	{ technique, prefix, isInTurn, mayChoose }: Making,
 	meal: Pick<Meal, 'covers'>,
-	kitchen: Kitchen,
-	mayChoose: boolean
+	kitchen: Kitchen
 ): readonly Portion[] {
 	const all = part.covers ?? meal.covers;
 	const known = (settings: Part['settings']) =>
@@ -120,7 +138,7 @@ function portionsOf(
 	if (eaten <= 0) return [];
 	const settings = known(part.settings);
 	const task = (id: string, step: string) => `${id}/${prefix}${step}`;
-	const base = { kitchen, prefix, task, eaten, mode: aheadMode(part, technique, mayChoose) };
+	const base = { kitchen, task, eaten, isInTurn, mode: aheadMode(part, technique, mayChoose) };
 	// Where everybody has a wish, the first of them stands for the others.
 	const first = main > 0 ? { covers: main, settings } : apart[0];
 	if (!first) return [];
@@ -201,9 +219,10 @@ interface Recipe {
 	readonly shared: ReadonlySet<string>;
 	readonly leader: Portion | undefined;
 	readonly mode: AheadMode;
+	readonly isInTurn: boolean;
 }
 
-function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }: Recipe): Portion {
+function portion({ part, technique, kitchen, task, eaten, shared, leader, mode, isInTurn }: Recipe): Portion {
 	const chosen = technique.steps.filter((s) => {
 		if (!s.when) return true;
 		return s.when.is.includes(valuesFor(technique, part.settings, part.covers)(s.when.parameter));
@@ -220,7 +239,7 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 	const loads = new Map(
 		owned.map((step) => {
 			const covers = shared.has(step.id) ? eaten : part.covers;
-			return [step.id, { covers, load: loadIn(technique, step, part.settings, covers, kitchen) }];
+			return [step.id, { covers, load: loadIn(technique, step, part.settings, covers, kitchen, isInTurn) }];
 		})
 	);
 	for (const step of owned) {
@@ -228,7 +247,13 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode }
 		const lanes = load && load.batches > 1 ? lanesWritten(load.lanes) : [];
 		// Every pan has to be hot before its sear, every pot has to boil.
 		const heated = lanes.length > 0 ? 1 : lanesHeatedBy(step, technique, loads);
-		const common = { vessels: load?.vessels ?? 1, factor: load?.factor ?? 1, batches: load?.batches ?? 1 };
+		const isBeside = lanes.length > 1 && step.need?.kind === 'burner';
+		const common = {
+			vessels: load?.vessels ?? 1,
+			factor: load?.factor ?? 1,
+			batches: load?.batches ?? 1,
+			...(isBeside ? { isBeside } : {})
+		};
 		const add = (nth: number, share: number) => {
 			const id = batchId(step.id, nth);
 			const pieces = load?.unit === 'pieces' ? Math.ceil(load.whole * share - 1e-9) : covers * share;
@@ -335,10 +360,11 @@ export function loadIn(
 	step: Step,
 	settings: Part['settings'],
 	covers: number,
-	kitchen: Kitchen
+	kitchen: Kitchen,
+	isInTurn = false
 ): Batches | undefined {
 	const held = technique.vessels.find(({ from, to }) => stepsBetween(technique, from, to).includes(step.id));
-	return batchesOf(step, valuesFor(technique, settings, covers), kitchen, held?.kind);
+	return batchesOf(step, valuesFor(technique, settings, covers), kitchen, held?.kind, isInTurn);
 }
 
 /** The step that a batch is one of. */

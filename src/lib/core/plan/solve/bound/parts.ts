@@ -10,7 +10,7 @@ export interface Gap {
 }
 
 /** So much of a pool is taken while a mode runs, measured from its start. */
-export interface Taken {
+interface Taken {
 	readonly pool: number;
 	readonly amount: number;
 	readonly from: number;
@@ -18,7 +18,7 @@ export interface Taken {
 }
 
 /** So much of a pool is taken from the start of one task to the end of another that surely ends later. */
-export interface Kept {
+interface Kept {
 	readonly pool: number;
 	readonly amount: number;
 	readonly from: number;
@@ -26,7 +26,7 @@ export interface Kept {
 }
 
 /** A task below its parent in a tree; its lag is with that parent. */
-export interface Leaf {
+interface Leaf {
 	readonly task: number;
 	readonly lag: Gap;
 }
