@@ -4,4 +4,4 @@
 export const usualSeed = 1;
 
 /** Work that suits a home meal: two seconds or so; proofs end it sooner. */
-export const usualBudget = 200_000;
+export const usualBudget = 300_000;
