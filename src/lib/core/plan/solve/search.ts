@@ -151,7 +151,7 @@ export class Search {
 
 	/** @param previous a plan to begin from */
 	constructor(
-		private readonly model: Model,
+		readonly model: Model,
 		seed: number,
 		private previous?: Schedule
 	) {

@@ -37,6 +37,8 @@ const BOUNDS_AFTER = 5000;
 const boundsShare = { first: 0.3, near: 0.3, late: 1, least: 0.05 } as const;
 const BEGINNING = 150_000;
 const LONG = 1_500_000;
+/** They catch up by no more than so many slices at once: the caller wants to be asked. */
+const MOST_SLICES = 3;
 /** Share of the bound that is known below which prices are far behind. */
 const FAR_BEHIND = 0.85;
 
@@ -75,13 +77,7 @@ export function* solve(problem: Problem, options: SolveOptions): Solving {
 		const { best } = search;
 		if (best && outcome !== 'closed' && engine.work > BOUNDS_AFTER && search.isSettled) {
 			bounding ??= new Bounding(model);
-			const limit = best.objective + (options.previous ? 1e-6 : 1e-6 - bounding.grain);
-			while (outcome !== 'closed' && bounding.work < allowance(bounding, lowerBound(model), engine.work)) {
-				bounding.run(limit, SLICE);
-				search.draft(bounding.relaxed);
-				const news = bounding.news(limit);
-				if (news && !search.learn(news)) outcome = 'closed';
-			}
+			if (!raise(bounding, search, best.objective, options.previous !== undefined)) outcome = 'closed';
 		}
 		work = engine.work + (bounding?.work ?? 0);
 		const bound = lowerBound(model);
@@ -93,6 +89,20 @@ export function* solve(problem: Problem, options: SolveOptions): Solving {
 		const news = yield progress(outcome === 'found');
 		if (news) search.hear(news);
 	}
+}
+
+/** Let the bounds by prices catch up a little, and tell the search; `false` where no plan is better. */
+function raise(bounding: Bounding, search: Search, objective: number, isEqualWanted: boolean): boolean {
+	const limit = bounding.limitFor(objective, isEqualWanted);
+	for (let k = 0; k < MOST_SLICES; k++) {
+		const { model } = search;
+		if (bounding.work >= allowance(bounding, lowerBound(model), model.engine.work)) return true;
+		bounding.run(limit, SLICE);
+		search.draft(bounding.relaxed);
+		const news = bounding.news(limit);
+		if (news && !search.learn(news)) return false;
+	}
+	return true;
 }
 
 function* infeasible(problem: Problem, options: SolveOptions, progress: (improved: boolean) => Progress): Solving {

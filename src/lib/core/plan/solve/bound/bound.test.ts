@@ -95,7 +95,7 @@ describe('bounds that rise', () => {
 		for (const { problem, objective } of solvable(1500)) {
 			const model = ended(buildModel(problem));
 			const bounding = new Bounding(model);
-			const limit = objective + 1e-6;
+			const limit = bounding.limitFor(objective, true);
 			bounding.run(limit, 300);
 			expect(bounding.bound, problem.name).toBeLessThanOrEqual(limit);
 			const search = new Search(model, 1);
@@ -109,9 +109,10 @@ describe('bounds that rise', () => {
 		for (const { problem, objective } of solvable(600, 9000)) {
 			const model = ended(buildModel(problem));
 			const bounding = new Bounding(model);
-			bounding.run(objective - bounding.grain + 1e-6, 300);
+			const limit = bounding.limitFor(objective, false);
+			bounding.run(limit, 300);
 			const search = new Search(model, 1);
-			if (!search.learn(bounding.news(objective - bounding.grain + 1e-6) ?? [])) continue;
+			if (!search.learn(bounding.news(limit) ?? [])) continue;
 			while (search.run(500) !== 'closed');
 			expect(search.best?.objective ?? objective, problem.name).toBeGreaterThanOrEqual(objective);
 		}

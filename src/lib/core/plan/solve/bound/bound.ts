@@ -52,7 +52,7 @@ export class Bounding {
 	private readonly gradient: Float64Array;
 	private readonly perStep: number;
 	/** What all costs are multiples of. */
-	readonly grain: number;
+	private readonly grain: number;
 	private told = -Infinity;
 	private limit = Infinity;
 
@@ -81,6 +81,11 @@ export class Bounding {
 				? [0, 0]
 				: [engine.rootLb(2 * objective.first), -engine.rootLb(2 * objective.first + 1)];
 		this.stretches.push(this.stretch(from, to, { low, high }, new Float64Array(size), -Infinity));
+	}
+
+	/** What a plan that is wanted costs less than, where one of this objective is known; sums of prices are not exact. */
+	limitFor(objective: number, isEqualWanted: boolean): number {
+		return objective - (isEqualWanted ? 0 : this.grain) + this.slack(objective);
 	}
 
 	/** What the parts would do at the prices of the last step. */
@@ -237,8 +242,8 @@ export class Bounding {
 		});
 	}
 
-	private slack(limit: number): number {
-		return 1e-7 * Math.abs(limit);
+	private slack(cost: number): number {
+		return Math.max(1e-6, 1e-7 * Math.abs(cost));
 	}
 
 	private rounded(bound: number): number {
