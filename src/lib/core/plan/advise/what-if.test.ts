@@ -47,6 +47,19 @@ test('a plan and its answer are two forms of one thing', () => {
 	}
 });
 
+test.each([20_000, 100_000, 300_000])(
+	'a plan of three cooks after %i runs is one of the pooled problem, however its hands were given out',
+	(budget) => {
+		const larkspur = demoCases[2]!;
+		const outcome = planMealNow({ ...larkspur, techniques, seed: 1, budget });
+		if (outcome.kind !== 'plan') throw new Error(outcome.kind);
+		const { plan } = outcome;
+		const { problem, ...rest } = compileDemo(larkspur);
+		const answer = { ...scheduleOf(plan, { problem, ...rest }, larkspur.kitchen), objective: plan.objective };
+		expect(checkSchedule(problem, answer).violations).toEqual([]);
+	}
+);
+
 test('a step can be moved by its slack, and by no more where that is proven', () => {
 	const [, brunch] = demoCases;
 	if (!brunch) throw new RangeError('no demo');

@@ -28,7 +28,7 @@ export interface WhatIf {
 const onlyAdds: ReadonlySet<What['kind']> = new Set<What['kind']>(['help', 'burner', 'board', 'vessel', 'beforehand']);
 
 /** Work for one change, in propagator runs. */
-const whatIfBudget = 4000;
+const whatIfBudget = 10_000;
 
 /**
  * Try every change worth trying, each from the plan in force and with the same work. A gain is held against what that work

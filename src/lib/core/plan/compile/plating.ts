@@ -162,7 +162,7 @@ function inWaves(
 	});
 }
 
-/** Plating goes at one pace: any so many of those who may. */
+/** Plating goes at one pace: any so many of those who may, of one kind or of several. */
 function modesOf(
 	hands: readonly Hands[],
 	cooks: number,
@@ -170,22 +170,26 @@ function modesOf(
 	manning: Manning
 ): Problem['tasks'][number]['modes'] {
 	const distinct = [...new Map(hands.map((h) => [h.also.join(), h.also])).values()];
-	const all = { resource: 'hands', amount: cooks };
-	if (manning === 'pooled' || cooks === 1)
-		return distinct.map((crew) => ({
-			duration,
-			uses: [all, ...crew.map((resource) => ({ resource, amount: cooks }))]
-		}));
-	return choose(distinct, cooks).map((those) => ({
-		duration,
-		uses: [all, ...those.flat().map((resource) => ({ resource, amount: 1 }))]
-	}));
+	// By name each of them is one; of a kind there may be several.
+	const teams = manning === 'named' && cooks > 1 ? choose(distinct, cooks) : chooseAgain(distinct, cooks);
+	return teams.map((team) => {
+		const amounts = new Map<string, number>();
+		for (const resource of team.flat()) amounts.set(resource, (amounts.get(resource) ?? 0) + 1);
+		const also = [...amounts].map(([resource, amount]) => ({ resource, amount }));
+		return { duration, uses: [{ resource: 'hands', amount: cooks }, ...also] };
+	});
 }
 
 /** All ways to take so many of a list. */
 function choose<T>(list: readonly T[], count: number): readonly (readonly T[])[] {
 	if (count === 0) return [[]];
 	return list.flatMap((first, i) => choose(list.slice(i + 1), count - 1).map((rest) => [first, ...rest]));
+}
+
+/** The same, where each may be taken more than once. */
+function chooseAgain<T>(list: readonly T[], count: number): readonly (readonly T[])[] {
+	if (count === 0) return [[]];
+	return list.flatMap((first, i) => chooseAgain(list.slice(i), count - 1).map((rest) => [first, ...rest]));
 }
 
 interface At {

@@ -3,7 +3,7 @@ import type { Kitchen } from '../../model/kitchen';
 import { platingsOf, type Plan } from '../../model/plan';
 import type { Compiled } from './compile';
 import type { Way } from './traced';
-import { canServe } from './crew';
+import { canServe, crewMembers } from './crew';
 import { stationsBehind } from './places';
 import { gridUp } from '../grid';
 import type { Problem, Schedule } from '../problem';
@@ -68,15 +68,14 @@ export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Ki
 	});
 	const usedUntil = new Map<unknown, number>();
 	for (const { id, stretch } of platings) {
-		const cook = kitchen.cooks.find((c) => c.id === stretch.cooks[0]);
+		const cooks = kitchen.cooks.filter((c) => stretch.cooks.includes(c.id));
 		const task = problem.tasks.find((t) => t.id === id);
-		const theirs = (task?.modes ?? []).findIndex(
-			(mode) =>
-				cook === undefined ||
-				canServe(
-					cook,
-					(mode.uses ?? []).map((u) => u.resource)
-				)
+		// Those who did it are enough of every set of cooks that the mode asks for.
+		const theirs = (task?.modes ?? []).findIndex((mode) =>
+			(mode.uses ?? []).every(
+				({ resource, amount }) =>
+					crewMembers(resource) === undefined || cooks.filter((c) => canServe(c, [resource])).length >= amount
+			)
 		);
 		// Parts that were set in one stretch go on one after the other.
 		const from = usedUntil.get(stretch) ?? stretch.from - trace.origin;
