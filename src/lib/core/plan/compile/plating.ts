@@ -73,7 +73,8 @@ export function plateUp(
 	const offsets = new Map<string, number>();
 	const plating = new Map<string, readonly Setting[]>();
 	const lags: Problem['lags'] = [];
-	const hands = handsFor({ kind: 'plate', hands: { kind: 'whole' } }, kitchen, manning);
+	// At one pace, whoever does it: their kinds need not be told apart.
+	const hands = handsFor({ kind: 'plate', hands: { kind: 'touches', at: [] } }, kitchen, manning);
 	for (const course of meal.courses) {
 		const own = plated.filter((p) => p.part.course === course.id);
 		const ids = [...new Set(own.map((p) => p.part.id))];
@@ -162,7 +163,7 @@ function inWaves(
 	});
 }
 
-/** Plating goes at one pace: any so many of those who may, of one kind or of several. */
+/** Any so many of those who may. */
 function modesOf(
 	hands: readonly Hands[],
 	cooks: number,
@@ -170,8 +171,9 @@ function modesOf(
 	manning: Manning
 ): Problem['tasks'][number]['modes'] {
 	const distinct = [...new Map(hands.map((h) => [h.also.join(), h.also])).values()];
-	// By name each of them is one; of a kind there may be several.
-	const teams = manning === 'named' && cooks > 1 ? choose(distinct, cooks) : chooseAgain(distinct, cooks);
+	// By name each of them is one; of all together it takes several.
+	const teams =
+		manning === 'named' ? choose(distinct, cooks) : distinct.map((all) => Array.from({ length: cooks }, () => all));
 	return teams.map((team) => {
 		const amounts = new Map<string, number>();
 		for (const resource of team.flat()) amounts.set(resource, (amounts.get(resource) ?? 0) + 1);
@@ -184,12 +186,6 @@ function modesOf(
 function choose<T>(list: readonly T[], count: number): readonly (readonly T[])[] {
 	if (count === 0) return [[]];
 	return list.flatMap((first, i) => choose(list.slice(i + 1), count - 1).map((rest) => [first, ...rest]));
-}
-
-/** The same, where each may be taken more than once. */
-function chooseAgain<T>(list: readonly T[], count: number): readonly (readonly T[])[] {
-	if (count === 0) return [[]];
-	return list.flatMap((first, i) => chooseAgain(list.slice(i), count - 1).map((rest) => [first, ...rest]));
 }
 
 interface At {
