@@ -1,5 +1,6 @@
 // Which tasks a step of large neighbourhood search sets free: those of this problem's own kinds.
 import type { Problem } from '../problem';
+import { Groups } from './groups';
 import type { Model } from './model/model';
 import type { Incumbent } from './incumbent';
 
@@ -107,15 +108,14 @@ function partsOf(problem: Problem): readonly (readonly number[])[] {
 	const priced = new Set(problem.serve.filter((s) => s.rate > 0).map((s) => s.task));
 	const meets = new Set(problem.serve.filter((s) => !priced.has(s.task)).map((s) => s.task));
 	const index = new Map(problem.tasks.map((t, i) => [t.id, i]));
-	const leader = problem.tasks.map((_, i) => i);
-	const find = (i: number): number => (leader[i] === i ? i : (leader[i] = find(leader[i]!)));
+	const together = new Groups(problem.tasks.length);
 	for (const { from, to } of [...problem.lags, ...problem.holds])
-		if (!meets.has(from) && !meets.has(to)) leader[find(index.get(from)!)] = find(index.get(to)!);
+		if (!meets.has(from) && !meets.has(to)) together.join(index.get(from)!, index.get(to)!);
 	for (const tie of problem.ties) {
 		const [first, ...others] = tie.flatMap((id) => index.get(id) ?? []);
-		for (const i of others) leader[find(i)] = find(first!);
+		for (const i of others) together.join(i, first!);
 	}
-	return groups(problem.tasks.map((_, i) => [`${find(i)}`, i] as const));
+	return groups(problem.tasks.map((_, i) => [`${together.find(i)}`, i] as const));
 }
 
 /** Tasks that share a resource or a state in some mode. */

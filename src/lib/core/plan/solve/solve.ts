@@ -33,8 +33,8 @@ const SLICE = 500;
 
 /** Work after which bounds are sought by prices. */
 const BOUNDS_AFTER = 5000;
-/** How much of the search's work they may take: as they begin, where they are not far behind what it has learnt, after long; else. */
-const boundsShare = { first: 0.3, near: 0.3, late: 1, least: 0.05 } as const;
+/** How much of the search's work they may take; after long; and where they are far behind what it has learnt. */
+const boundsShare = { usual: 0.3, late: 1, least: 0.05 } as const;
 const BEGINNING = 150_000;
 const LONG = 1_500_000;
 /** They catch up by no more than so many slices at once: the caller wants to be asked. */
@@ -45,9 +45,9 @@ const FAR_BEHIND = 0.85;
 /** How far the bounds by prices may go beside so much work of the search. */
 function allowance({ bound, isDone }: Bounding, known: number, work: number): number {
 	if (isDone) return 0;
-	const { first, near, late, least } = boundsShare;
-	if (bound < FAR_BEHIND * known && work > BEGINNING) return Math.max(first * BEGINNING, least * work);
-	return (work > LONG ? late : near) * work;
+	const { usual, late, least } = boundsShare;
+	if (bound < FAR_BEHIND * known && work > BEGINNING) return Math.max(usual * BEGINNING, least * work);
+	return (work > LONG ? late : usual) * work;
 }
 
 /** A search that the caller pulls; it may be told of an answer to the same problem that another search has found. */

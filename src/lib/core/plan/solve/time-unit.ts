@@ -1,7 +1,8 @@
 // The greatest unit in which all times of a problem are whole.
 import type { Problem } from '../problem';
 
-function gcd(a: number, b: number): number {
+/** The greatest common divisor; 0 only of zeros. */
+export function gcd(a: number, b: number): number {
 	while (b !== 0) [a, b] = [b, a % b];
 	return Math.abs(a);
 }

@@ -10,7 +10,7 @@ import { Search } from '../search';
 import { Bounding } from './bound';
 import { HeatPath, type Oven } from './ovens';
 import { PartPrices } from './part-prices';
-import { partsOf } from './parts';
+import { takeApart } from './parts';
 
 const solvable = (count: number, from = 1) =>
 	Array.from({ length: count }, (_, k) => oddProblem(from + k)).flatMap((problem) => {
@@ -183,7 +183,7 @@ test('equal burners that a pot may stand on are one pool; what suffices for all 
 		ties: [['water', 'beans']]
 	});
 	if (!read.ok) throw new Error(JSON.stringify(read.issues));
-	const parts = partsOf(read.value, 60);
+	const parts = takeApart(read.value, 60);
 	expect(parts.capacity).toEqual([2]);
 	expect(parts.kept).toEqual([{ pool: 0, amount: 1, from: 0, to: 1 }]);
 	expect(parts.children.flat()).toHaveLength(1);

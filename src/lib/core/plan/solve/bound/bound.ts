@@ -1,5 +1,6 @@
 // A lower bound that rises: prices are moved until the parts cost as much as they can, for each stretch of beginnings apart.
 import type { Model } from '../model/model';
+import { gcd } from '../time-unit';
 import { PartPrices, type Draft, type Windows } from './part-prices';
 
 /** Plans that begin within [from, to], units. */
@@ -30,8 +31,9 @@ const PER_WORK = 500;
 /** A step aims so far of the gap above the bound, and at least by a share of the limit. */
 const AIM = 0.5;
 const LEAST_AIM = 0.02;
-/** Larger problems are left to the search. */
+/** Larger problems are left to the search; and so many prices are kept at the most, for all stretches. */
 const MOST = 3_000_000;
+const MOST_KEPT = 5_000_000;
 
 /**
  * Bounds of a model from below, by the prices of its parts (`PartPrices`). Lateness is dear, so the evening's length decides
@@ -54,6 +56,7 @@ export class Bounding {
 	/** What all costs are multiples of. */
 	private readonly grain: number;
 	private told = -Infinity;
+	private hasDraft = false;
 	private limit = Infinity;
 
 	constructor(private readonly model: Model) {
@@ -88,9 +91,9 @@ export class Bounding {
 		return objective - (isEqualWanted ? 0 : this.grain) + this.slack(objective);
 	}
 
-	/** What the parts would do at the prices of the last step. */
+	/** What the parts would do at the prices of the last step; absent where they cannot be done there. */
 	get relaxed(): Draft | undefined {
-		return this.prices?.relaxed();
+		return this.hasDraft ? this.prices?.relaxed() : undefined;
 	}
 
 	/** What any plan costs at least, as far as is known. */
@@ -124,7 +127,7 @@ export class Bounding {
 		const gap = limit - Math.max(s.bound, 0);
 		const isWide = this.spanRate * (s.to - s.from) > WIDEST * gap;
 		const isSlow = s.pace < SLOWEST;
-		if (s.to > s.from && (isWide || isSlow)) {
+		if (s.to > s.from && (isWide || isSlow) && this.hasRoom) {
 			const middle = Math.floor((s.from + s.to) / 2);
 			const ends = s.bound + this.spanRate * (s.to - middle);
 			stretches.splice(
@@ -137,6 +140,11 @@ export class Bounding {
 		}
 		if (isSlow) this.isDone = true;
 		else this.climb(s, limit);
+	}
+
+	/** Whether there is memory for one stretch more: two lists of prices and a direction. */
+	private get hasRoom(): boolean {
+		return 3 * (this.stretches.length + 1) * this.gradient.length <= MOST_KEPT;
 	}
 
 	private stretch(from: number, to: number, windows: Windows, price: Float64Array, bound: number): Stretch {
@@ -166,6 +174,7 @@ export class Bounding {
 		if (!prices) return;
 		this.work += this.perStep;
 		const value = prices.evaluate(s.price, s.windows) + this.span(s);
+		this.hasDraft = value < Infinity;
 		if (value > s.bound) {
 			s.stale = value - s.bound > LEAST_GAIN * (limit - value) ? 0 : s.stale + 1;
 			s.bound = value;
@@ -197,7 +206,7 @@ export class Bounding {
 			return;
 		}
 		const aim = Math.min(limit, s.bound + Math.max(AIM * (limit - s.bound), LEAST_AIM * limit));
-		const size = (s.pace * (aim - (prices.value + this.span(s)))) / norm;
+		const size = (s.pace * (aim - value)) / norm;
 		for (let k = 0; k < price.length; k++) price[k] = Math.max(0, price[k]! + size * direction[k]!);
 	}
 
@@ -256,6 +265,5 @@ function grainOf({ problem, unit }: Model): number {
 	const { slip, span } = problem.weights;
 	const rates = [slip, span, ...problem.serve.map((s) => s.rate), ...problem.wants.map((w) => w.rate)];
 	const costs = [...rates.map((r) => r * unit), ...problem.choices.flatMap((c) => c.options.map((o) => o.cost))];
-	const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 	return Math.max(1, costs.reduce(gcd, 0));
 }

@@ -1,7 +1,7 @@
 // What the parts cost when each pays for the hands, places and heats it takes, at given prices: a lower bound on any plan.
 import type { Problem } from '../../problem';
 import { HeatPath, ovensOf } from './ovens';
-import { partsOf, type Gap, type Parts } from './parts';
+import { takeApart, type Gap, type Parts } from './parts';
 
 /** Instants within which tasks start, in units, by task. */
 export interface Windows {
@@ -10,7 +10,7 @@ export interface Windows {
 }
 
 /** The values that count of a list: those at [from, to]. */
-interface Stretch {
+interface Row {
 	readonly values: Float64Array;
 	readonly from: number;
 	readonly to: number;
@@ -51,8 +51,6 @@ interface Layout {
  */
 export class PartPrices {
 	readonly layout: Layout;
-	/** The relaxation's cost at the prices of the last `evaluate`. */
-	value = -Infinity;
 	private readonly parts: Parts;
 	private readonly origin: number;
 	/** Instants 0 … `last`. */
@@ -96,7 +94,7 @@ export class PartPrices {
 	) {
 		const { tasks } = problem;
 		const all = tasks.map((_, i) => i);
-		const parts = (this.parts = partsOf(problem, unit));
+		const parts = (this.parts = takeApart(problem, unit));
 		this.durations = tasks.map((t) => t.modes.map((m) => Math.round(m.duration / unit)));
 		this.shortest = Int32Array.from(this.durations, (d) => Math.min(...d));
 		this.longest = Int32Array.from(this.durations, (d) => Math.max(...d));
@@ -170,7 +168,7 @@ export class PartPrices {
 			const [first, count] = [this.origin + low[i]!, this.count(i)];
 			this.from[i] = Math.min(count, Math.max(0, within.low[i]! - first));
 			this.to[i] = Math.max(-1, Math.min(count - 1, within.high[i]! - first));
-			if (this.from[i]! > this.to[i]! && !parts.isOptional[i]) return (this.value = Infinity);
+			if (this.from[i]! > this.to[i]! && !parts.isOptional[i]) return Infinity;
 		}
 		let value = this.charge(price);
 		const [byStart, byEnd] = [new Float64Array(low.length), new Float64Array(low.length)];
@@ -192,7 +190,6 @@ export class PartPrices {
 			value += least;
 			return parts.optional[j]![costs.indexOf(least)] ?? [];
 		});
-		this.value = value;
 		if (value < Infinity) for (const root of [parts.roots, ...taken].flat()) this.settle(root);
 		return value;
 	}
@@ -392,7 +389,7 @@ export class PartPrices {
 	}
 
 	/** out[k] = the least of `own` over k + [after, before]: a monotone queue of its minima. */
-	private slide(own: Stretch, out: Stretch, after: number, before: number): void {
+	private slide(own: Row, out: Row, after: number, before: number): void {
 		const { queue } = this;
 		let [head, tail, next] = [0, 0, own.from];
 		for (let k = out.from; k <= out.to; k++) {

@@ -1,5 +1,6 @@
 // A problem taken apart: trees of tasks that lags join, what they share, and what only joins tasks of different trees.
 import type { Problem } from '../../problem';
+import { chains, Groups } from '../groups';
 
 /** A lag between two tasks (indices), times in units; `max` may be `Infinity`. */
 export interface Gap {
@@ -55,7 +56,7 @@ export interface Parts {
  * pool. Left out, so that what is left is easier: states, ties, holds of which it is not sure that they last, lags between a
  * task of an option and one that is not of it.
  */
-export function partsOf(problem: Problem, unit: number): Parts {
+export function takeApart(problem: Problem, unit: number): Parts {
 	const { tasks, choices } = problem;
 	const index = new Map(tasks.map((t, i) => [t.id, i]));
 	const units = (seconds: number) => Math.round(seconds / unit);
@@ -89,7 +90,7 @@ export function partsOf(problem: Problem, unit: number): Parts {
 			})
 		)
 	);
-	const follows = reach(tasks.length, gaps);
+	const follows = chains(gaps);
 	const kept = problem.holds.flatMap((h, k): Kept[] => {
 		const [from, to, pool] = [index.get(h.from)!, index.get(h.to)!, pools.ofHold(k)];
 		if (pool < 0 || optionOf[from] !== optionOf[to] || !(from === to || follows(from, to))) return [];
@@ -119,17 +120,14 @@ export function partsOf(problem: Problem, unit: number): Parts {
 
 /** A spanning forest of the lags, those with the least room first (Kruskal 1956), each tree rooted at its last task. */
 function forest(count: number, gaps: readonly Gap[]): Pick<Parts, 'order' | 'children' | 'roots' | 'crossing'> {
-	const leader = Int32Array.from({ length: count }, (_, i) => i);
-	const find = (i: number): number => (leader[i] === i ? i : (leader[i] = find(leader[i]!)));
+	const joined = new Groups(count);
 	const near: Leaf[][] = Array.from({ length: count }, () => []);
 	const crossing: Gap[] = [];
 	for (const lag of gaps) {
-		const [a, b] = [find(lag.from), find(lag.to)];
-		if (a === b) {
+		if (!joined.join(lag.from, lag.to)) {
 			crossing.push(lag);
 			continue;
 		}
-		leader[a] = b;
 		near[lag.from]!.push({ task: lag.to, lag });
 		near[lag.to]!.push({ task: lag.from, lag });
 	}
@@ -155,20 +153,6 @@ function forest(count: number, gaps: readonly Gap[]): Pick<Parts, 'order' | 'chi
 	return { order, children, roots, crossing };
 }
 
-/** Whether a task surely begins after another has ended: a chain of lags of at least 0. */
-function reach(count: number, gaps: readonly Gap[]): (from: number, to: number) => boolean {
-	const next: number[][] = Array.from({ length: count }, () => []);
-	for (const { from, to, min } of gaps) if (min >= 0) next[from]!.push(to);
-	return (from, to) => {
-		const reached = new Set([from]);
-		for (const i of reached) {
-			if (i === to) return true;
-			for (const k of next[i]!) reached.add(k);
-		}
-		return false;
-	};
-}
-
 interface Pools {
 	readonly capacity: readonly number[];
 	readonly of: (resource: string) => number;
@@ -179,8 +163,7 @@ interface Pools {
 /** Resources, together where a hold may be on one or another of them. */
 function pooled(problem: Problem): Pools {
 	const position = new Map(problem.resources.map((r, i) => [r.id, i]));
-	const leader = problem.resources.map((_, i) => i);
-	const find = (i: number): number => (leader[i] === i ? i : (leader[i] = find(leader[i]!)));
+	const together = new Groups(problem.resources.length);
 	const labels = new Map(problem.tasks.map((t) => [t.id, new Set(t.modes.map((m) => m.at))] as const));
 	/** Holds of one stretch, one for each place. */
 	const alike = new Map<string, number[]>();
@@ -197,12 +180,12 @@ function pooled(problem: Problem): Pools {
 		if (places.size !== holds.length || ![...own].every((at) => places.has(at))) continue;
 		isFirst[list[0]!] = true;
 		const [first, ...others] = holds.map((h) => position.get(h.resource)!);
-		for (const r of others) leader[find(r)] = find(first!);
+		for (const r of others) together.join(r, first!);
 	}
 	const capacityOf = problem.resources.map(() => 0);
 	const wanted = problem.resources.map(() => 0);
-	const leaderOf = (resource: string) => find(position.get(resource)!);
-	problem.resources.forEach((r, i) => (capacityOf[find(i)]! += r.capacity));
+	const leaderOf = (resource: string) => together.find(position.get(resource)!);
+	problem.resources.forEach((r, i) => (capacityOf[together.find(i)]! += r.capacity));
 	for (const { modes } of problem.tasks) {
 		const most = new Map<number, number>();
 		for (const m of modes)
@@ -214,7 +197,9 @@ function pooled(problem: Problem): Pools {
 		if (isFirst[k]) wanted[leaderOf(h.resource)]! += h.amount;
 	});
 	// What suffices for all at once needs no price.
-	const scarce = problem.resources.flatMap((_, i) => (find(i) === i && wanted[i]! > capacityOf[i]! ? [i] : []));
+	const scarce = problem.resources.flatMap((_, i) =>
+		together.find(i) === i && wanted[i]! > capacityOf[i]! ? [i] : []
+	);
 	const poolOf = (resource: string) => scarce.indexOf(leaderOf(resource));
 	return {
 		capacity: scarce.map((r) => capacityOf[r]!),

@@ -1,6 +1,7 @@
 // What takes of a resource: uses of tasks and holds, as stretches between two variables.
 import { Cumulative, type Use } from '../cumulative';
 import { Disjunctive } from '../disjunctive';
+import { chains } from '../groups';
 import type { Builder, Building } from './builder';
 import { excluded, negated, together, type Literal } from './literals';
 import type { TaskModel, Variables } from './variables';
@@ -9,9 +10,6 @@ import type { TaskModel, Variables } from './variables';
 const MOST_ORDERED = 24;
 /** Edge-finding looks at up to so many items that exclude each other. */
 const MOST_EXCLUSIVE = 24;
-/** A hold is taken for sure only where a chain of lags is found among so many tasks. */
-const MOST_FOLLOWED = 200;
-
 /** A use of one mode, its window made explicit; units. */
 interface Window {
 	readonly amount: number;
@@ -159,32 +157,19 @@ function usesOf(task: TaskModel, windows: readonly (readonly Window[])[], resour
 }
 
 /**
- * Whether one task surely begins after another has ended, both being there: a chain of lags of at least 0 over tasks
- * that are there wherever these two are. Under assumptions nothing is sure: a lag may be left out.
+ * Whether one task surely begins after another has ended, both being there: a chain of lags over tasks that are there wherever
+ * these two are. Under assumptions nothing is sure: a lag may be left out.
  */
 function followers(b: Builder, v: Variables): (from: number, to: number) => boolean {
 	if (b.isRelaxed) return () => false;
-	const next = new Map<number, number[]>();
-	for (const l of b.problem.lags) {
-		if (l.min < 0) continue;
-		const from = v.index.get(l.from)!;
-		const list = next.get(from);
-		if (list) list.push(v.index.get(l.to)!);
-		else next.set(from, [v.index.get(l.to)!]);
-	}
 	const isSame = (a: readonly number[], c: readonly number[]) => a[0] === c[0] && a[1] === c[1];
-	return (from, to) => {
-		const [first, last] = [v.tasks[from]!.there, v.tasks[to]!.there];
-		const reached = new Set([from]);
-		for (const i of reached) {
-			if (i === to) return true;
-			if (reached.size > MOST_FOLLOWED) return false;
-			const { there } = v.tasks[i]!;
-			if (there.length > 0 && !isSame(there, first) && !isSame(there, last)) continue;
-			for (const k of next.get(i) ?? []) reached.add(k);
+	return chains(
+		b.problem.lags.map(({ from, to, min }) => ({ from: v.index.get(from)!, to: v.index.get(to)!, min })),
+		(over, from, to) => {
+			const { there } = v.tasks[over]!;
+			return there.length === 0 || isSame(there, v.tasks[from]!.there) || isSame(there, v.tasks[to]!.there);
 		}
-		return false;
-	};
+	);
 }
 
 /** One before the other, for items of which no two fit at once: whole orders are learnt about, not only instants. */
