@@ -167,7 +167,7 @@ describe('batches side by side or one after another', () => {
 		const { problem } = compiled(mealOf(parts, 8), kitchen);
 		const answer = solveNow(problem, { budget: 60_000 });
 		expect(checkSchedule(problem, answer).violations).toEqual([]);
-		return { answer, options: problem.choices.find((c) => c.id === 'technique:p0')?.options ?? [] };
+		return { answer, options: problem.choices.find((c) => c.id === 'way:p0')?.options ?? [] };
 	};
 
 	test('both ways are there, each with tasks of its own, and in turn there are fewer, for one pan is heated', () => {
@@ -181,8 +181,8 @@ describe('batches side by side or one after another', () => {
 	test('the planner takes the burners that are free, and goes in turn where another part needs one of them', () => {
 		const way = (burners: number) => picked([steaks, { technique: 'risotto' }], stations(burners)).answer;
 		const [many, few] = [way(5), way(3)];
-		expect(many.picks?.['technique:p0']).toBe('steak-pan');
-		expect(few.picks?.['technique:p0']).toBe('in-turn');
+		expect(many.picks?.['way:p0']).toBe('steak-pan');
+		expect(few.picks?.['way:p0']).toBe('in-turn');
 		expect(many.objective!).toBeLessThanOrEqual(few.objective!);
 	});
 
@@ -192,6 +192,6 @@ describe('batches side by side or one after another', () => {
 		const bound = new Set(meal.links.flatMap((l) => [l.from.part, l.to.part]));
 		const big = compileMeal({ ...meal, covers: 12 }, { ...supper.kitchen, vessels: stations(2).vessels }, library);
 		if (!big.ok) throw new Error(JSON.stringify(big.issues));
-		for (const part of bound) expect(big.value.problem.choices.map((c) => c.id)).not.toContain(`technique:${part}`);
+		for (const part of bound) expect(big.value.problem.choices.map((c) => c.id)).not.toContain(`way:${part}`);
 	});
 });

@@ -134,7 +134,7 @@ export function compileMeal(
 				tasks: portions.flatMap((p) => p.works.map((w) => w.task)),
 				cost: 0
 			}));
-			choices.push({ id: `technique:${part.id}`, options });
+			choices.push({ id: `way:${part.id}`, options });
 			return;
 		}
 		const early = able.flatMap(({ portions }) => portions.flatMap((p) => p.ahead ?? []));

@@ -83,19 +83,33 @@ export function handsFor(
 	const able = ableTo(kitchen, dutyOf(step));
 	if (step.hands.kind === 'none') return [{ pace: 1, also: [] }];
 	if (able.length === 0) return [];
-	const crews = crewsOf(kitchen, manning);
-	const resources = (crew: readonly Cook[]) =>
-		crews.filter((set) => crew.every((c) => set.includes(c))).map((set) => idOf(set));
-	const isByName = manning === 'named' && kitchen.cooks.length > 1;
-	// A touch is anybody's: at the pace of them all together.
-	const shared = able.reduce((sum, c) => sum + paceOf(c), 0) / able.length;
-	const isOfOnePace = step.hands.kind !== 'whole' || !isPaced(kitchen);
-	if (isByName) return able.map((c) => ({ pace: isOfOnePace ? shared : paceOf(c), also: resources([c]) }));
-	if (isOfOnePace) return [{ pace: shared, also: resources(able) }];
+	// A touch is anybody's.
+	if (step.hands.kind !== 'whole' || !isPaced(kitchen)) return anyOf(able, kitchen, manning);
+	const resources = resourcesIn(kitchen, manning);
+	if (isByName(kitchen, manning)) return able.map((c) => ({ pace: paceOf(c), also: resources([c]) }));
 	return [...new Set(able.map(paceOf))].map((pace) => ({
 		pace,
 		also: resources(able.filter((c) => paceOf(c) === pace))
 	}));
+}
+
+/** Any hands of a kitchen for what goes at one pace, as plating does: all of them together, or each cook. */
+export const anyHands = (kitchen: Kitchen, manning: Manning) => anyOf(kitchen.cooks, kitchen, manning);
+
+/** Whoever of these it is, at the pace of them all together. */
+function anyOf(able: readonly Cook[], kitchen: Kitchen, manning: Manning): readonly Hands[] {
+	const resources = resourcesIn(kitchen, manning);
+	const pace = able.reduce((sum, c) => sum + paceOf(c), 0) / able.length;
+	if (isByName(kitchen, manning)) return able.map((c) => ({ pace, also: resources([c]) }));
+	return [{ pace, also: resources(able) }];
+}
+
+const isByName = (kitchen: Kitchen, manning: Manning) => manning === 'named' && kitchen.cooks.length > 1;
+
+/** The sets of cooks that some of them lie in, as resources. */
+function resourcesIn(kitchen: Kitchen, manning: Manning): (some: readonly Cook[]) => readonly string[] {
+	const crews = crewsOf(kitchen, manning);
+	return (some) => crews.filter((set) => some.every((c) => set.includes(c))).map((set) => idOf(set));
 }
 
 /** Whether a cook can be the hands of a use that takes these resources. */

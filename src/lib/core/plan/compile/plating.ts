@@ -8,7 +8,7 @@ import type { Problem } from '../problem';
 import { grid, gridDown, gridUp } from '../grid';
 import { shortestOf, type TracedStep } from './traced';
 import { baseOf, type Portion } from './portions';
-import { handsFor, type Hands, type Manning } from './crew';
+import { anyHands, type Hands, type Manning } from './crew';
 import { stationFor } from './places';
 
 /** What goes on the plate as one. */
@@ -73,8 +73,7 @@ export function plateUp(
 	const offsets = new Map<string, number>();
 	const plating = new Map<string, readonly Setting[]>();
 	const lags: Problem['lags'] = [];
-	// At one pace, whoever does it: their kinds need not be told apart.
-	const hands = handsFor({ kind: 'plate', hands: { kind: 'touches', at: [] } }, kitchen, manning);
+	const hands = anyHands(kitchen, manning);
 	for (const course of meal.courses) {
 		const own = plated.filter((p) => p.part.course === course.id);
 		const ids = [...new Set(own.map((p) => p.part.id))];
@@ -170,10 +169,9 @@ function modesOf(
 	duration: number,
 	manning: Manning
 ): Problem['tasks'][number]['modes'] {
-	const distinct = [...new Map(hands.map((h) => [h.also.join(), h.also])).values()];
+	const sets = hands.map((h) => h.also);
 	// By name each of them is one; of all together it takes several.
-	const teams =
-		manning === 'named' ? choose(distinct, cooks) : distinct.map((all) => Array.from({ length: cooks }, () => all));
+	const teams = manning === 'named' ? choose(sets, cooks) : sets.map((all) => Array.from({ length: cooks }, () => all));
 	return teams.map((team) => {
 		const amounts = new Map<string, number>();
 		for (const resource of team.flat()) amounts.set(resource, (amounts.get(resource) ?? 0) + 1);
