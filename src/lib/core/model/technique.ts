@@ -91,7 +91,9 @@ const loadSchema = z.discriminatedUnion('on', [
 		kilograms: quantitySchema,
 		start: quantitySchema,
 		/** Litres of water for each kilogram at the least; absent: five. */
-		litres: z.number().min(0).max(20).optional()
+		litres: z.number().min(0).max(20).optional(),
+		/** By how much it may drop the boil, K; absent: as little as greens and pasta bear. */
+		drop: z.number().min(1).max(60).optional()
 	}),
 	/** In dishes as deep as so many metres; where it does not fit it goes into more dishes, not deeper. */
 	z.object({ on: z.literal('dish'), litres: quantitySchema, depth: quantitySchema }),

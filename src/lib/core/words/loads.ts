@@ -34,15 +34,12 @@ export function wordLoad({ limit, most, by }: Batches): string {
 	}
 }
 
-/** Which vessels work side by side. */
+/** Which vessels may work side by side: a plan that wants their burners takes one after another. */
 function wordBeside(lanes: Batches['lanes']): string {
 	const names = lanes.map((l) => l.vessel).filter((v) => v !== undefined);
 	if (names.length < 2) return '';
-	const [first, ...others] = names;
-	const isAlike = others.every((name) => name === first);
-	return isAlike
-		? `, ${counted(names.length, 'vessel')} side by side (${first ?? ''})`
-		: `, side by side in ${names.join(' and ')}`;
+	const which = [...new Set(names)].join(' and ');
+	return `, up to ${counted(names.length, 'vessel')} side by side (${which})`;
 }
 
 /** What follows from what the kitchen lacks, and its mend; nothing where all goes in at once. */

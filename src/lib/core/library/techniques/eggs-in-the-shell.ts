@@ -72,7 +72,13 @@ const boiled = (isCold: boolean): Step[] => [
 		]),
 		{
 			...(isCold ? {} : { need: burner(), heat: 'rolling, then gentle' }),
-			load: { on: 'pot', kilograms: { by: 'covers', times: 0.058, plus: 0 }, start: degrees('start'), litres: 1.9 },
+			// From cold they come up with their water; into the boil they take some of it, and it is back in a minute or so.
+			load: {
+				on: 'pot',
+				kilograms: { by: 'covers', times: 0.058, plus: 0 },
+				start: degrees('start'),
+				...(isCold ? { litres: 1.9 } : { litres: 3, drop: 25 })
+			},
 			together: true,
 			after: [isCold ? 'water:0' : 'water:120'],
 			sign: 'Open one if you doubt: the yolk decides.'

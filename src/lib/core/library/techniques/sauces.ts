@@ -1,5 +1,5 @@
 // Sauces and what is strewn: pounded, shaken, from the pan, reduced, emulsions warm and cold, oils, crumbs.
-import type { Step, Technique } from '../../model/technique';
+import type { Technique } from '../../model/technique';
 import {
 	about,
 	burner,
@@ -24,18 +24,19 @@ import {
 } from '../forms';
 
 /** A pan sauce waits off the heat as it is; butter goes in at the last minute, or it splits. */
-const mounted: Step = {
-	id: 'mount',
-	say: 'Warm the sauce, whisk in the butter, taste',
-	kind: 'cook',
-	time: { shortest: 45, usual: 60, longest: 90 },
-	need: { kind: 'burner' },
-	heat: 'low',
-	hands: whole,
-	after: [{ step: 'reduce', least: 0, most: 900 }],
-	sign: 'Glossy, and it holds together; not boiling.',
-	cautions: []
-};
+const mounted = does(
+	'mount',
+	'cook',
+	'Warm the sauce, whisk in the butter, taste',
+	{ shortest: 45, usual: 60, longest: 90 },
+	whole,
+	{
+		need: burner(),
+		heat: 'low',
+		after: ['reduce:900'],
+		sign: 'Glossy, and it holds together; not boiling.'
+	}
+);
 
 const plumPanSauce: Technique = {
 	id: 'plum-pan-sauce',
@@ -63,7 +64,7 @@ const plumPanSauce: Technique = {
 			say: 'Make the sauce in the pan',
 			kind: 'cook',
 			time: {
-				model: { kind: 'reduce', from: each(0.075), to: each(0.04), level: 0.6, besides: 300 }
+				model: { kind: 'reduce', from: each(0.075), to: each(0.04), level: 0.6, besides: 270 }
 			},
 			need: { kind: 'burner' },
 			heat: 'medium, then a brisk simmer',
@@ -261,7 +262,7 @@ const panSauce: Technique = {
 			'reduce',
 			'cook',
 			'Make the sauce in the pan',
-			computed({ kind: 'reduce', from: each(0.09), to: each(0.04), level: 0.6, besides: 150 }),
+			computed({ kind: 'reduce', from: each(0.09), to: each(0.04), level: 0.6, besides: 105 }),
 			touches(
 				[
 					[0, 60, 'Pour off the fat, soften the shallot, wine in'],

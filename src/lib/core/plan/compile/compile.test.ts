@@ -178,12 +178,19 @@ describe('batches side by side or one after another', () => {
 		expect(turn!.length).toBeLessThan(beside!.length);
 	});
 
-	test('the planner takes the burners that are free, and goes in turn where another part needs one of them', () => {
-		const way = (burners: number) => picked([steaks, { technique: 'risotto' }], stations(burners)).answer;
-		const [many, few] = [way(5), way(3)];
-		expect(many.picks?.['way:p0']).toBe('steak-pan');
-		expect(few.picks?.['way:p0']).toBe('in-turn');
-		expect(many.objective!).toBeLessThanOrEqual(few.objective!);
+	test('the planner takes the burners that are free, goes in turn where another part needs them, and more never cost more', () => {
+		for (const [other, few] of [
+			['risotto', 'in-turn'],
+			['pasta', 'in-turn'],
+			['pilaf', 'steak-pan'],
+			['dal', 'steak-pan']
+		] as const) {
+			const answers = [2, 3, 4, 5].map((burners) => picked([steaks, { technique: other }], stations(burners)).answer);
+			expect(answers.map((a) => a.status)).toEqual(['optimal', 'optimal', 'optimal', 'optimal']);
+			expect(answers.map((a) => a.picks?.['way:p0'])).toEqual([few, 'steak-pan', 'steak-pan', 'steak-pan']);
+			const costs = answers.map((a) => a.objective!);
+			expect(costs).toEqual(costs.toSorted((a, b) => b - a));
+		}
 	});
 
 	test('a part that is alone, or bound to another by name, has one way', () => {

@@ -43,6 +43,21 @@ test('what is held in a saucepan is counted by the saucepan, however large the p
 	expect(small.batches).toBeGreaterThan(batches(step, boil, 24, withPot('20 l', '16 cm'))!.batches);
 });
 
+test('of two vessels in use a load goes by the one that it is in', () => {
+	const risotto = library.get('risotto')!;
+	const stir = risotto.steps.find((s) => s.load)!;
+	const inPot = (pot: string, saucepan: string) =>
+		loadIn(risotto, stir, {}, 12, {
+			...everything,
+			vessels: [
+				{ id: 'pot', name: 'Pot', kind: 'pot', size: pot, count: 1 },
+				{ id: 'saucepan', name: 'Saucepan', kind: 'saucepan', size: saucepan, count: 1 }
+			]
+		});
+	expect(inPot('5 l', '16 cm')).toEqual(inPot('5 l', '26 cm'));
+	expect(inPot('3 l', '16 cm')!.most).toBeLessThan(inPot('10 l', '16 cm')!.most);
+});
+
 test('all of it goes in, and no batch is fuller than its vessel or its heat allows', () => {
 	fc.assert(
 		fc.property(anyLoad, covers, ({ technique, step }, n) => {

@@ -73,7 +73,7 @@ type LoadLimit =
 
 /** Nobody cooks a step in more batches than this. */
 export const mostBatches = 60;
-/** A pot boils on while its load drops it by no more than this, K (est.). */
+/** A pot boils on while its load drops it by no more than this, where the load bears no more, K (est.). */
 const mostDrop = 12;
 /** Litres of water to a kilogram of food at the least (est.). */
 const litresPerKilogram = 5;
@@ -500,7 +500,7 @@ function inPot(
 	if (!pot) return undefined;
 	const whole = valueOf(load.kilograms, of);
 	// What goes in takes its own room, and a fifth stays free for the boil.
-	const { litres: perKilogram = litresPerKilogram } = load;
+	const { litres: perKilogram = litresPerKilogram, drop = mostDrop } = load;
 	const waterIn = ({ litres }: VesselSize) => (potFull * litres * perKilogram) / (perKilogram + 1);
 	const boil = boilingPoint(kitchen.altitude);
 	const powers = burnerPowers(kitchen);
@@ -518,7 +518,7 @@ function inPot(
 		return {
 			byRoom: (potFull * size.litres) / (perKilogram + 1),
 			// What starts in little water comes up with it.
-			byHeat: perKilogram < swimming ? Infinity : largestLoad(body, food, boil, mostDrop)
+			byHeat: perKilogram < swimming ? Infinity : largestLoad(body, food, boil, drop)
 		};
 	};
 	const { byRoom, byHeat } = limits(pot, 0);
@@ -540,7 +540,7 @@ function inPot(
 		coverage: 0,
 		by,
 		factor: 1,
-		limit: { kind: 'pot', litres: waterIn(pot), drop: mostDrop }
+		limit: { kind: 'pot', litres: waterIn(pot), drop }
 	};
 }
 

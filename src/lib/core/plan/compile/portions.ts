@@ -363,7 +363,11 @@ export function loadIn(
 	kitchen: Kitchen,
 	isInTurn = false
 ): Batches | undefined {
-	const held = technique.vessels.find(({ from, to }) => stepsBetween(technique, from, to).includes(step.id));
+	// Of several in use the one that was taken last: the rice is in its pot, the stock beside it in a saucepan.
+	const taken = (from: string) => technique.steps.findIndex((s) => s.id === from);
+	const [held] = technique.vessels
+		.filter(({ from, to }) => stepsBetween(technique, from, to).includes(step.id))
+		.toSorted((a, b) => taken(b.from) - taken(a.from));
 	return batchesOf(step, valuesFor(technique, settings, covers), kitchen, held?.kind, isInTurn);
 }
 
