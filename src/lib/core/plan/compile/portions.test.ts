@@ -4,12 +4,13 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { library } from '../../library/library';
 import type { Wish } from '../../model/meal';
+import type { Step } from '../../model/technique';
 import { compiled, everything, mealOf, planned } from '../../testing/library-meal';
 import { checkSchedule } from '../check';
 import { asPlanned } from '../describe/as-planned';
 import { scheduleOf } from './schedule-of';
 import { compileMeal } from './compile';
-import { alternativesOf } from './portions';
+import { alternativesOf, baseOf } from './portions';
 
 const wish = (covers: number, settings: Wish['settings'], more: Partial<Wish> = {}): Wish => ({
 	id: 'w1',
@@ -211,4 +212,38 @@ describe('the planner chooses', () => {
 		const answer = { ...scheduleOf(plan, compiled(meal), everything), objective: plan.objective };
 		expect(checkSchedule(problem, answer)).toEqual({ violations: [], objective: plan.objective });
 	});
+});
+
+describe('what is heated for batches', () => {
+	const isBoil = (step: Step) => step.time.model?.kind === 'boil';
+	const boiled = [...library.values()].filter((t) =>
+		t.steps.some((s) => s.load?.on === 'pot' && s.after.some((a) => t.steps.some((x) => x.id === a.step && isBoil(x))))
+	);
+
+	test('there are techniques that boil water for what goes into it', () => {
+		expect(boiled.length).toBeGreaterThan(8);
+	});
+
+	test.each(boiled.map((t) => [t.id, t] as const))(
+		'%s: water for one batch, however many there are',
+		(_, technique) => {
+			const [step] = technique.steps.filter((s) => s.load?.on === 'pot');
+			const heats = step!.after
+				.map((a) => a.step)
+				.filter((id) => technique.steps.some((s) => s.id === id && isBoil(s)));
+			const longest = (people: number) => {
+				const { trace } = compiled(mealOf([{ technique: technique.id, ahead: 'evening' }], people));
+				const own = [...trace.steps].filter(([id]) => heats.includes(baseOf(id.replace(/^p0\//, ''))));
+				const batches = [...trace.steps.keys()].filter((id) => baseOf(id) === `p0/${step!.id}`).length;
+				// On the burner that is named first, so that the numbers can be compared.
+				return { batches, seconds: Math.max(...own.map(([, traced]) => usualOf(traced.ways[0]!.timing))) };
+			};
+			const all = Array.from({ length: 30 }, (_, k) => longest(k + 1));
+			// One person more than go in at once would have to be split: no batch is as large as that. A fuller pot loses more, too.
+			const once = all.filter((x) => x.batches === 1).length;
+			const whole = (all[once - 1]!.seconds * (once + 1)) / once;
+			for (const { batches, seconds } of all) if (batches > 1) expect(seconds).toBeLessThanOrEqual(1.06 * whole);
+			expect(all.at(-1)!.batches).toBeGreaterThan(1);
+		}
+	);
 });

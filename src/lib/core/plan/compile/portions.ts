@@ -245,8 +245,6 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode, 
 	for (const step of owned) {
 		const { covers = 0, load } = loads.get(step.id) ?? {};
 		const lanes = load && load.batches > 1 ? lanesWritten(load.lanes) : [];
-		// Every pan has to be hot before its sear, every pot has to boil.
-		const heated = lanes.length > 0 ? 1 : lanesHeatedBy(step, technique, loads);
 		const isBeside = lanes.length > 1 && step.need?.kind === 'burner';
 		const common = {
 			vessels: load?.vessels ?? 1,
@@ -262,8 +260,9 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode, 
 			return task(part.id, id);
 		};
 		if (lanes.length === 0) {
-			const tasks = Array.from({ length: heated }, (_, k) => [add(k + 1, 1)]);
-			lanesOf.set(step.id, tasks);
+			// Every pan has to be hot before its sear, every pot has to boil, with water for what goes in at once.
+			const filled = filledAfter(step, technique, loads);
+			lanesOf.set(step.id, filled.length > 0 ? filled.map((share, k) => [add(k + 1, share)]) : [[add(1, 1)]]);
 			continue;
 		}
 		const whole = load?.whole ?? 1;
@@ -401,16 +400,18 @@ function lanesWritten(lanes: Batches['lanes']): readonly (readonly Batch[])[] {
 	return found;
 }
 
-/** How many vessels a step heats: as many as what follows in them goes into side by side. */
-function lanesHeatedBy(
+/** What goes at once into each of the vessels that a step heats, side by side, as a share of all that follows in them. */
+function filledAfter(
 	step: Step,
 	{ steps, vessels }: Technique,
 	loads: ReadonlyMap<string, { readonly load: Batches | undefined }>
-): number {
-	if (step.kind !== 'preheat' || step.need?.kind !== 'burner') return 1;
-	if (!vessels.some((v) => v.from === step.id)) return 1;
+): readonly number[] {
+	if (step.kind !== 'preheat' || step.need?.kind !== 'burner') return [];
+	if (!vessels.some((v) => v.from === step.id)) return [];
 	const next = steps.filter((s) => s.after.some((a) => a.step === step.id));
-	return Math.max(1, ...next.map((s) => loads.get(s.id)?.load?.lanes.length ?? 1));
+	const filled = next.flatMap((s) => loads.get(s.id)?.load ?? []);
+	const [most] = filled.toSorted((a, b) => b.lanes.length - a.lanes.length);
+	return most?.lanes.map(({ each }) => Math.min(1, each / most.whole)) ?? [];
 }
 
 function takeOut(part: Part, { ahead }: Technique): Step {
