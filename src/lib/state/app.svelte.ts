@@ -103,7 +103,7 @@ export class App {
 	private openWith(store: Store): void {
 		this.store = store;
 		const warn = (error: DataError) => {
-			this.notices.warn(error.message);
+			this.notices.warn(error.message, [], 'saving');
 		};
 		const tabs = openTabs((news) => void this.hear(news));
 		this.tabs = tabs;
@@ -111,6 +111,7 @@ export class App {
 		const stores = store as unknown as ConstructorParameters<typeof Saver<Kind | 'runs', Kept | Run>>[0];
 		const saver = new Saver<Kind | 'runs', Kept | Run>(stores, {
 			onSaved: (kind, id, revision) => {
+				this.notices.settled('saving');
 				tabs.tell({ store: kind, id, revision });
 			},
 			onClash: (clash) => {
@@ -234,10 +235,11 @@ export class App {
 	/** Take in a file; what is wrong with it is said, and nothing changes. */
 	async importFile(file: File): Promise<void> {
 		const { name, size } = file;
+		this.notices.settled('import');
 		const refuse = (issues: readonly Issue[]) => {
 			const [first, ...more] = issues.slice(0, mostTold).map(wordIssue);
 			const rest = issues.length > mostTold ? [`… and ${issues.length - mostTold} more.`] : [];
-			this.notices.warn(`“${name}” was not imported; nothing has changed.`, [first ?? '', ...more, ...rest]);
+			this.notices.warn(`“${name}” was not imported; nothing has changed.`, [first ?? '', ...more, ...rest], 'import');
 		};
 		if (size > largest) {
 			refuse([{ code: 'too-large', path: [], bytes: size, most: largest }]);
@@ -256,9 +258,13 @@ export class App {
 		const allKitchens = taken ? merged(kitchens, [taken]) : kitchens;
 		const moved = meal && taken && meal.kitchen === kitchen?.id ? { ...meal, kitchen: taken.id } : meal;
 		if (moved && !allKitchens.some((k) => k.id === moved.kitchen)) {
-			this.notices.warn(`“${name}” was not imported; nothing has changed.`, [
-				`kitchen: "${moved.kitchen}" is not among your kitchens. Import that kitchen first, or a file that holds both.`
-			]);
+			this.notices.warn(
+				`“${name}” was not imported; nothing has changed.`,
+				[
+					`kitchen: "${moved.kitchen}" is not among your kitchens. Import that kitchen first, or a file that holds both.`
+				],
+				'import'
+			);
 			return;
 		}
 		this.change({

@@ -11,7 +11,7 @@ import { withCovers } from '../core/model/edit-meal';
 import { copyOf } from '../core/model/edit-technique';
 import { planDemo, demoCases } from '../core/testing/demo-plan';
 import { App } from './app.svelte';
-import { fakePlanner, until } from './testing/fakes';
+import { fakePlanner, settledAfter, until } from './testing/fakes';
 import { withTechniqueKept } from './table';
 
 const [supper] = demoCases as [(typeof demoCases)[number]];
@@ -25,7 +25,7 @@ async function tab(): Promise<App> {
 	return app;
 }
 /** All that was to be saved is saved, and told to the other tabs. */
-const settle = () => new Promise((resolve) => setTimeout(resolve, 420));
+const settle = () => settledAfter(420);
 const texts = (app: App) => app.notices.list.map((n) => [n.text, ...n.details].join(' '));
 const file = (text: string, name = 'some.juntos.json') => new File([text], name);
 const cover = (app: App, covers: number) => {
@@ -283,6 +283,8 @@ describe('where nothing is kept', () => {
 		cover(app, 14);
 		await settle();
 		expect((await tab()).meal.covers).toBe(14);
+		// What it was told for is over.
+		expect(texts(app).filter((t) => t.includes('full'))).toEqual([]);
 	});
 
 	test('taken away by a newer version: it says so, and what is changed is planned on', async () => {

@@ -11,7 +11,7 @@ import { dataErrorOf, type DataError } from '../data/database';
 import type { EventLog } from '../data/event-log';
 import { runKeeping } from './run-keeping';
 import { Running, type Replanner } from './running.svelte';
-import { fakeMachine, until, type FakeMachine } from './testing/fakes';
+import { fakeMachine, settledAfter, until, type FakeMachine } from './testing/fakes';
 
 const plans = demoCases.map((c) => planDemo(c, 1500));
 const [supper, brunch] = plans as [(typeof plans)[number], (typeof plans)[number]];
@@ -74,7 +74,7 @@ async function page(
 	await running.start(own);
 	return { running, errors };
 }
-const settled = () => new Promise((resolve) => setTimeout(resolve, 30));
+const settled = () => settledAfter(20);
 const doneIn = ({ run }: Running) => active(run.events).flatMap((e) => (e.kind === 'done' ? [e.cue] : []));
 
 describe('touches', () => {

@@ -2,7 +2,9 @@
 <script lang="ts">
 	import Minus from '@lucide/svelte/icons/minus';
 	import Plus from '@lucide/svelte/icons/plus';
-	import { fromShown, toShown } from '../core/units/amount';
+	import { toShown } from '../core/units/amount';
+	import { readTyped } from '../core/units/typed';
+	import { wordTyped } from '../core/words/typed';
 	import { getUnits } from './units';
 
 	interface Props {
@@ -15,12 +17,29 @@
 		unit?: string;
 		/** Whether the label is shown, or only said. */
 		isLabelled?: boolean;
+		/** Guests, eggs and burners do not come in parts. */
+		isWhole?: boolean;
+		/** Why it ends where it does, as a sentence. */
+		because?: string;
 		onchange: (value: number) => void;
 	}
-	const { label, value, least, most, step = 1, unit = '', isLabelled = true, onchange }: Props = $props();
+	const {
+		label,
+		value,
+		least,
+		most,
+		step = 1,
+		unit = '',
+		isLabelled = true,
+		isWhole = unit === '' || unit === 'pieces',
+		because,
+		onchange
+	}: Props = $props();
 
 	const id = $props.id();
-	let refused = $state('');
+	/** What is wrong with what was typed, for as long as the value stands that it did not replace. */
+	let refusal: { readonly say: string; readonly at: number } | undefined = $state();
+	const refused = $derived(refusal?.at === value ? refusal.say : '');
 	const units = getUnits();
 	const shown = $derived(units.shown(unit));
 	const isForeign = $derived(shown.unit !== unit);
@@ -29,18 +48,16 @@
 	const own = (v: number) => toShown(v, shown);
 
 	function set(next: number): void {
-		refused = '';
+		refusal = undefined;
 		onchange(Math.min(most, Math.max(least, next)));
 	}
 
 	function type(event: Event & { currentTarget: HTMLInputElement }): void {
-		const typed = event.currentTarget.valueAsNumber;
-		// Typed in other units a limit may be missed by a rounding.
-		if (Number.isFinite(typed) && typed >= own(least) && typed <= own(most)) {
-			set(isForeign ? fromShown(typed, shown) : typed);
-			return;
-		}
-		refused = `${label}: give ${own(least)} to ${own(most)} ${shown.unit}`.trim();
+		const field = { unit, least, most, isWhole };
+		const text = event.currentTarget.value;
+		const typed = readTyped(text, field, units.measure);
+		if (typed.ok) set(typed.value);
+		else refusal = { say: `${label}: ${wordTyped(text, typed.why, field, units.measure, because)}`, at: value };
 		event.currentTarget.value = String(own(value));
 	}
 </script>
@@ -57,13 +74,23 @@
 	>
 	<input
 		{id}
-		type="number"
-		inputmode="decimal"
-		min={own(least)}
-		max={own(most)}
-		step="any"
-		value={own(value)}
+		type="text"
+		inputmode={isWhole ? 'numeric' : 'decimal'}
+		autocomplete="off"
+		value={String(own(value))}
+		onfocus={(event) => {
+			event.currentTarget.select();
+		}}
+		oninput={() => {
+			refusal = undefined;
+		}}
 		onchange={type}
+		onkeydown={(event) => {
+			if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+			event.preventDefault();
+			set(value + (event.key === 'ArrowUp' ? stride : -stride));
+		}}
+		aria-invalid={refused !== ''}
 	/>
 	{#if unit !== ''}<span class="unit">{shown.unit}</span>{/if}
 	<button
@@ -97,10 +124,6 @@
 	input {
 		width: 3.6rem;
 		text-align: center;
-		appearance: textfield;
-	}
-	input::-webkit-inner-spin-button {
-		display: none;
 	}
 	.refused {
 		flex-basis: 100%;

@@ -12,21 +12,21 @@
 
 	const id = $props.id();
 	const day = 24 * 60 * minute;
-	let refused = $state('');
+	/** What is wrong with what was typed, for as long as the time stands that it did not replace. */
+	let refusal: { readonly say: string; readonly at: number } | undefined = $state();
+	const refused = $derived(refusal?.at === value ? refusal.say : '');
 
 	function set(next: number): void {
-		refused = '';
+		refusal = undefined;
 		onchange(((next % day) + day) % day);
 	}
 
 	function type(event: Event & { currentTarget: HTMLInputElement }): void {
-		const typed = parseClock(event.currentTarget.value);
-		if (typed !== undefined) {
-			set(typed);
-			return;
-		}
-		refused = `“${event.currentTarget.value}” is not a time of day. Write it like 19:30, or 7:30 pm.`;
-		event.currentTarget.value = formatClock(value);
+		const text = event.currentTarget.value;
+		const typed = parseClock(text, value);
+		event.currentTarget.value = formatClock(typed ?? value);
+		if (typed !== undefined) set(typed);
+		else refusal = { say: `“${text}” is not a time of day. Write it like 19:30, 7:30 pm or 7pm.`, at: value };
 	}
 </script>
 
@@ -39,7 +39,17 @@
 			set(value - 5 * minute);
 		}}>−5</button
 	>
-	<input {id} type="text" inputmode="numeric" value={formatClock(value)} onchange={type} />
+	<input
+		{id}
+		type="text"
+		value={formatClock(value)}
+		autocomplete="off"
+		oninput={() => {
+			refusal = undefined;
+		}}
+		onchange={type}
+		aria-invalid={refused !== ''}
+	/>
 	<button
 		type="button"
 		aria-label="{label}: five minutes later"

@@ -5,7 +5,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest';
 import { library } from '../core/library/library';
 import type { Plan } from '../core/model/plan';
 import { planMealNow, type PlanRequest } from '../core/plan/plan-meal';
@@ -48,7 +48,7 @@ describe('several jobs at once', () => {
 	test('a preview during a plan leaves the plan going, and both end', async () => {
 		const spent: number[] = [];
 		const plan = client.plan(request(supper, 12_000), (p) => spent.push(p.spent));
-		await new Promise((resolve) => setTimeout(resolve, 120));
+		await vi.waitUntil(() => spent.length > 0, { timeout: 60_000 });
 		const at = spent.length;
 		const preview = await client.preview(request(brunch, 3000));
 		expect(preview.kind).toBe('plan');
@@ -81,7 +81,7 @@ describe('a newer request', () => {
 	test('takes the place of the older one of its lane, which ends; progress of the old one is not heard', async () => {
 		const heard: string[] = [];
 		const old = client.plan(request(supper, Infinity), () => heard.push('old'));
-		await new Promise((resolve) => setTimeout(resolve, 60));
+		await vi.waitUntil(() => heard.length > 0, { timeout: 60_000 });
 		const newer = client.plan(request(brunch, 5000), () => heard.push('new'));
 		expect(await old).toEqual({ kind: 'superseded' });
 		const at = heard.length;

@@ -16,7 +16,7 @@
 	// The search of a page built ahead is empty.
 	const query = $derived(browser ? page.url.searchParams : new URLSearchParams());
 	const question = $derived(questions.find((q) => q.id === query.get('q')) ?? usual);
-	const read = $derived(readInputs(question, query));
+	const read = $derived(readInputs(question, query, app.measure.now));
 	const answer = $derived(question.answer(read.inputs));
 
 	/** The same question with one input changed, in the address. */

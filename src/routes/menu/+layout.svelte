@@ -64,6 +64,7 @@
 		value={meal.covers}
 		least={1}
 		most={60}
+		because="One plan is for up to 60 people: write more as a second meal."
 		onchange={(n) => {
 			app.changeMeal(withCovers(meal, n));
 		}}

@@ -44,6 +44,15 @@ export const plated = (step: string, perPlate: number, kind: HoldKind): Techniqu
 
 export const thickness: Parameter = { id: 'thickness', name: 'Thickness', unit: 'mm', least: 15, most: 55, usual: 30 };
 export const egg: Parameter = { id: 'egg', name: 'Egg in its shell', unit: 'g', least: 45, most: 80, usual: 58 };
+/** How many eggs each guest has, of the usual size. */
+export const count = (usual: number, most = 4): Parameter => ({
+	id: 'count',
+	name: 'Eggs for each',
+	unit: 'pieces',
+	least: 1,
+	most,
+	usual
+});
 /** How cold it comes out of the fridge. */
 export const start: Parameter = { id: 'start', name: 'Starts at', unit: '°C', least: 1, most: 24, usual: 5 };
 
@@ -137,6 +146,15 @@ export const resting = choice('cover', 'Rest', 'uncovered keeps the crust; tente
 const by = (id: string, times: number, plus = 0) => ({ by: id, times, plus });
 /** Quantities of time models: so much for each person; millimetres and grams as metres and kilograms. */
 export const each = (amount: number, plus = 0) => by('covers', amount, plus);
+/** So much for each egg of each guest. */
+export const eachEgg = (amount: number, plus = 0) => ({ ...by('covers', amount, plus), also: ['count'] });
+/** So much with each egg, for one guest. */
+export const perEgg = (amount: number) => by('count', amount);
+/** Grams of an egg that counts for one: of small ones it takes more. */
+const usualEgg = 58;
+/** As many of those there are as weigh what so many usual ones do: for each guest, or for all. */
+export const eggsBySize = { ...by('count', usualEgg), per: 'egg' };
+export const allEggsBySize = { ...eachEgg(usualEgg), per: 'egg' };
 export const metres = (id: string, times = 1) => by(id, 0.001 * times);
 export const kilograms = (id: string) => by(id, 0.001);
 export const degrees = (id: string, plus = 0) => by(id, 1, plus);
@@ -174,6 +192,9 @@ export function does(
 	return { id, say, kind, time, hands, ...more, after: after.map(parseAfter) };
 }
 
+/** A number is so much for each. */
+const ofEach = (each: number | Quantity): Quantity => (typeof each === 'number' ? by('covers', each) : each);
+
 const board: Need = { kind: 'board' };
 /** Knife work on so many kilograms for each. */
 export const cuts = (id: string, say: string, task: (typeof knifeTasks)[number], each: number, more: More = {}): Step =>
@@ -186,10 +207,10 @@ export const handles = (
 	id: string,
 	say: string,
 	task: (typeof pieceTasks)[number],
-	each: number,
+	each: number | Quantity,
 	more: More = {}
 ): Step =>
-	does(id, 'prep', say, computed({ kind: 'pieces', task, pieces: by('covers', each) }), whole, {
+	does(id, 'prep', say, computed({ kind: 'pieces', task, pieces: ofEach(each) }), whole, {
 		need: board,
 		...more
 	});
@@ -216,12 +237,12 @@ export const checks = (what: string, after = 'rest'): Step =>
 		sign: 'At least {peak} in the thickest part, else back into the heat.'
 	});
 /** Water from the tap to the boil: litres for each, and more. */
-export const boils = (id: string, what: string, litresEach: number, plus = 0, more: More = {}): Step =>
+export const boils = (id: string, what: string, litres: number | Quantity, plus = 0, more: More = {}): Step =>
 	does(
 		id,
 		'preheat',
 		`Start the water for ${what}`,
-		computed({ kind: 'boil', litres: by('covers', litresEach, plus), start: 12 }),
+		computed({ kind: 'boil', litres: typeof litres === 'number' ? by('covers', litres, plus) : litres, start: 12 }),
 		touches([[0, 30, `Water on for ${what}, lid on`]]),
 		{ need: burner(), heat: 'full, lid on', sign: 'Rolling all over, not only at the rim.', ...more }
 	);
@@ -265,7 +286,7 @@ export type IngredientRow = readonly [
 	unit: Ingredient['unit'],
 	step: string,
 	aisle: 'm' | 'd' | 'v' | 'h' | 'b' | 's',
-	more?: Partial<Pick<Ingredient, 'yields' | 'grows' | 'first'>>
+	more?: Partial<Pick<Ingredient, 'yields' | 'grows' | 'first' | 'when' | 'whole' | 'across'>>
 ];
 const aisleOf = {
 	m: 'meat and fish',

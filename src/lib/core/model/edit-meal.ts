@@ -85,14 +85,16 @@ export function withSetting(meal: Meal, part: string, parameter: string, value: 
 	});
 }
 
-/** Another way to make a part; settings that the new one lacks or cannot take, and links to steps it lacks, are dropped. */
+/** Another way to make a part; a part that was called as its way was is called as the new one. Settings that the new one lacks or cannot take, and links to steps it lacks, are dropped. */
 export function withTechnique(meal: Meal, part: string, technique: Technique, techniques: Techniques): Meal {
 	const fits = ([key, value]: readonly [string, number]) =>
 		technique.parameters.some((p) => p.id === key && value >= p.least && value <= p.most);
 	const fitting = (settings: Part['settings']) => Object.fromEntries(Object.entries(settings).filter(fits));
+	const isCalled = (p: Part) => p.name === techniques.get(p.technique)?.name;
 	const next = changed(meal, part, (p) => ({
 		...p,
 		technique: technique.id,
+		...(isCalled(p) ? { name: technique.name } : {}),
 		settings: fitting(p.settings),
 		...(p.wishes ? { wishes: p.wishes.map((w) => ({ ...w, settings: fitting(w.settings) })) } : {})
 	}));

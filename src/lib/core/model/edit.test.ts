@@ -11,7 +11,10 @@ import * as meals from './edit-meal';
 import { copyOf, withNewStep, withoutStepOf, withStepFacts } from './edit-technique';
 import { duties, readKitchen, vesselKinds, type Kitchen, type StationKind } from './kitchen';
 import { readMeal, shelfOf, techniquesFor, withNamedOwn, type Meal } from './meal';
-import { amountsOf, bowlsOf, shoppingOf } from './quantities';
+import { bowlsOf } from './bowls';
+import { amountsOf, shoppingOf } from './quantities';
+import { ratiosOf } from './ratios';
+import { wordBought, wordRatio } from '../words/amounts';
 import { readTechnique, type Technique } from './technique';
 import { isSize, vesselSize } from './vessel-size';
 
@@ -218,12 +221,33 @@ describe('a technique of one’s own', () => {
 	});
 });
 
+test('a part that is called as its way is called as the next one, one with a name of its own keeps it', () => {
+	const meal = mealOf([{ technique: 'omelette-pale' }]);
+	const [pale, brown] = [library.get('omelette-pale')!, library.get('omelette-brown')!];
+	const called = (name: string) => meals.withPartFacts(meal, 'p0', { name });
+	const swapped = (m: typeof meal) => meals.withTechnique(m, 'p0', brown, library).parts[0]!.name;
+	expect(swapped(called(pale.name))).toBe(brown.name);
+	expect(swapped(called('Aunt’s omelette'))).toBe('Aunt’s omelette');
+	expect(
+		meals.withTechnique(meals.withTechnique(called(pale.name), 'p0', brown, library), 'p0', pale, library).parts[0]!
+			.name
+	).toBe(pale.name);
+});
+
 describe('quantities', () => {
 	test('grow with the people, in step or less, and shopping adds up what the bowls take', () => {
 		fc.assert(
 			fc.property(anyTechnique, fc.integer({ min: 1, max: 30 }), (technique, n) => {
 				const [one, two] = [amountsOf(technique, {}, n), amountsOf(technique, {}, 2 * n)];
 				one.forEach((a, i) => {
+					// What comes whole is rounded up.
+					if (a.unit === 'pieces' || a.whole) {
+						const one = a.whole?.each ?? 1;
+						expect(two[i]!.used / one).toBeLessThanOrEqual((2 * a.used) / one);
+						expect(two[i]!.used).toBeGreaterThanOrEqual(a.used);
+						expect((a.used / one) % 1).toBeCloseTo(0);
+						return;
+					}
 					const ratio = two[i]!.used / a.used;
 					expect(ratio).toBeLessThanOrEqual(2 + 1e-9);
 					expect(ratio).toBeGreaterThanOrEqual(1 - 1e-9);
@@ -243,6 +267,86 @@ describe('quantities', () => {
 			parts: meal.parts.map((p) => ({ ...p, wishes: [{ id: 'w', name: 'x', covers: 3, settings: {}, without: true }] }))
 		};
 		expect(shoppingOf(without, library).find((l) => l.name === 'butter')!.bought).toBeCloseTo(butter!.bought / 2);
+	});
+	const of = (id: string, name: string, settings: Readonly<Record<string, number>>, n: number) =>
+		amountsOf(library.get(id)!, settings, n).find((a) => a.name === name);
+	test('eggs are counted for each, and a small one counts less', () => {
+		fc.assert(
+			fc.property(
+				fc.constantFrom(
+					'omelette-pale',
+					'omelette-brown',
+					'scrambled-eggs',
+					'scrambled-eggs-slow',
+					'folded-eggs',
+					'omelette-oven'
+				),
+				fc.integer({ min: 1, max: 3 }),
+				fc.integer({ min: 45, max: 80 }),
+				fc.integer({ min: 1, max: 20 }),
+				(id, count, egg, n) => {
+					const eggs = of(id, 'eggs', { count, egg }, n)!.bought;
+					// As heavy as so many usual ones, to the last egg.
+					expect(eggs * egg).toBeGreaterThanOrEqual(58 * count * n - 1e-6);
+					expect((eggs - 1) * egg).toBeLessThan(58 * count * n);
+				}
+			),
+			{ seed: 5 }
+		);
+		expect([of('omelette-pale', 'eggs', { egg: 45 }, 4)?.bought, of('omelette-pale', 'eggs', {}, 4)?.bought]).toEqual([
+			16, 12
+		]);
+		expect(of('boiled-eggs', 'eggs', { count: 2, egg: 45 }, 3)?.bought).toBe(6);
+	});
+	test('what an option leaves out is not bought', () => {
+		expect(of('scrambled-eggs', 'milk', {}, 4)).toBeUndefined();
+		expect(of('scrambled-eggs', 'milk', { dairy: 1, count: 2 }, 4)?.bought).toBeCloseTo(56);
+		expect(of('poached-eggs', 'vinegar', { pot: 2 }, 4)).toBeUndefined();
+		const cream = { ...mealOf([{ technique: 'scrambled-eggs', settings: { dairy: 2 } }]) };
+		expect(shoppingOf(cream, library).flatMap((l) => l.allergens)).toContain('milk');
+	});
+	test('ratios follow from the amounts, and stay as the guests grow', () => {
+		const say = (id: string, settings = {}, n = 4) => ratiosOf(library.get(id)!, settings, n).map(wordRatio);
+		// 7 ml of milk to an egg of 58 g, 51 g without its shell.
+		expect(say('scrambled-eggs', { dairy: 1 })).toContain('milk to egg 1 : 7.1');
+		expect(say('scrambled-eggs', { dairy: 1, count: 3 })).toContain('milk to egg 1 : 7.1');
+		expect(say('scrambled-eggs').join()).not.toMatch(/milk|cream/);
+		expect(say('poached-eggs').join()).toMatch(/^vinegar to water 1 : \d+$/);
+		expect(say('lentil-salad-soft-eggs')).toEqual(['vinegar to olive oil 1 : 2.2']);
+		for (const t of library.values())
+			for (const { times, one, to } of ratiosOf(t, {}, 6)) {
+				expect(times, `${t.id}: ${one} to ${to}`).toBeGreaterThan(0.2);
+				expect(times, `${t.id}: ${one} to ${to}`).toBeLessThan(400);
+			}
+	});
+	test('what is bought says how', () => {
+		expect(wordBought(of('chicken-whole-roast', 'whole chicken', {}, 5)!)).toBe('2 of 1.5 kg');
+		const [small, large] = [1, 12].map((n) => wordBought(amountsOf(library.get('large-roast')!, {}, n)[0]!));
+		expect([small, large]).toEqual([
+			expect.stringMatching(/^a slice \d cm thick of one 11 cm across$/),
+			expect.stringMatching(/^11 cm across, about \d\d cm long$/)
+		]);
+		expect(wordBought(of('potato-mash', 'butter', {}, 4)!)).toBe('');
+	});
+	test('birds and racks are bought whole, roasts by their size', () => {
+		for (const [n, birds] of [
+			[1, 1],
+			[4, 1],
+			[5, 2],
+			[9, 3]
+		] as const) {
+			const bird = of('chicken-whole-roast', 'whole chicken', { weight: 1800 }, n)!;
+			expect([bird.whole, bird.bought]).toEqual([{ count: birds, each: 1800 }, birds * 1800]);
+		}
+		const meal = mealOf(
+			[{ technique: 'chicken-whole-roast' }, { technique: 'chicken-whole-roast', settings: { weight: 2000 } }],
+			4
+		);
+		expect(shoppingOf(meal, library).filter((l) => l.whole)).toHaveLength(2);
+		const roast = amountsOf(library.get('large-roast')!, { thickness: 110 }, 8)[0]!;
+		const { across, long } = roast.size!;
+		expect(across).toBe(110);
+		expect((Math.PI / 4) * across ** 2 * long * 1.06e-3).toBeCloseTo(roast.bought, 6);
 	});
 	test('what is bought is what is served, with trim and loss on top', () => {
 		const [potatoes] = amountsOf(library.get('potato-mash')!, {}, 1);

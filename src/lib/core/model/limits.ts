@@ -1,7 +1,7 @@
 // What the quantities of a technique may come to, each with its reason: beyond, nothing is cooked, and computing it would take
 // for ever. Checked where a technique is read, at the ends of all its parameters.
 import type { Issue, Path } from '../issues';
-import type { Quantity } from './time-model';
+import { valueOf, type Quantity } from './time-model';
 
 /** What of a technique is looked at. */
 interface Sized {
@@ -86,7 +86,13 @@ const endsOf = (parameters: readonly Ranged[]): Ends =>
 /** The values that a quantity has at the ends of what it depends on. */
 function valuesOf(quantity: Quantity, ends: Ends): readonly number[] {
 	if (typeof quantity === 'number') return [quantity];
-	return (ends.get(quantity.by) ?? []).map((v) => quantity.times * v + quantity.plus);
+	const ids = [quantity.by, ...(quantity.also ?? []), quantity.per].filter((id) => id !== undefined);
+	// Every corner: each of what it names at either end.
+	const corners = ids.reduce<readonly ReadonlyMap<string, number>[]>(
+		(all, id) => all.flatMap((at) => (ends.get(id) ?? []).map((v) => new Map([...at, [id, v]]))),
+		[new Map()]
+	);
+	return corners.map((at) => valueOf(quantity, (id) => at.get(id) ?? 0));
 }
 
 /** Everything in a technique that comes to more, or less, than it may. */

@@ -1,10 +1,10 @@
-// What a meal takes: raw weights from portions, what does not scale, what to taste is kept by; bowls, and the shopping.
+// What a meal takes: raw weights from portions, what does not scale, what to taste is kept by; the shopping.
 import type { Allergen } from '../foods/allergens';
 import { fatRow, panFats, type Fat } from '../foods/fats';
 import { isYielding, rawFor, trimmedFor } from '../foods/ingredients';
 import type { Meal, Part } from './meal';
 import type { aisles, Ingredient, Technique } from './technique';
-import type { Quantity } from './time-model';
+import { valueOf, type Quantity } from './time-model';
 
 /** An ingredient for so many. */
 export interface Amount {
@@ -13,6 +13,10 @@ export interface Amount {
 	/** As it goes into its bowl, raw and trimmed; as it is bought, with what is trimmed off. In the unit. */
 	readonly used: number;
 	readonly bought: number;
+	/** Bought whole: so many, of so much of the unit each. */
+	readonly whole?: { readonly count: number; readonly each: number };
+	/** A roast: so many millimetres across, and as long. */
+	readonly size?: { readonly across: number; readonly long: number };
 	/** To taste: so much to begin with; the rest is kept by. */
 	readonly first?: number;
 	/** Whether it grows less than in step with the people. */
@@ -29,7 +33,8 @@ const anyFat = 'vegetable oil';
 /** Millilitres of the fat for a pan, for one of four, where the technique does not say. */
 const usualFat = 5;
 
-const settingOf = (technique: Technique, settings: Part['settings'], id: string) =>
+/** What a parameter is set to; `undefined` where the technique has no such. */
+export const settingOf = (technique: Technique, settings: Part['settings'], id: string) =>
 	settings[id] ?? technique.parameters.find((p) => p.id === id)?.usual;
 
 /** The fat that the cook chose for the pan; none where it is the technique's own. */
@@ -40,7 +45,9 @@ function chosenFat(technique: Technique, settings: Part['settings']): Fat | unde
 
 /** The ingredients of a technique, with the fat for the pan by its name: weighed where it is solid. */
 function ingredientsOf(technique: Technique, settings: Part['settings']): readonly Ingredient[] {
-	const all = technique.ingredients ?? [];
+	const all = (technique.ingredients ?? []).filter(
+		({ when }) => when?.is.includes(settingOf(technique, settings, when.parameter) ?? NaN) ?? true
+	);
 	const fat = chosenFat(technique, settings);
 	if (fat === undefined) return all;
 	const { weighed, allergens = [] } = fatRow(fat);
@@ -66,22 +73,27 @@ const scaled = (q: Quantity, by: number): Quantity =>
 
 /** The ingredients of a part for so many; quantities that name a parameter take the part's setting. */
 export function amountsOf(technique: Technique, settings: Part['settings'], covers: number): readonly Amount[] {
-	const value = (q: Quantity) => {
-		if (typeof q === 'number') return q;
-		const of = q.by === 'covers' ? covers : (settingOf(technique, settings, q.by) ?? 0);
-		return q.times * of + q.plus;
-	};
+	const value = (q: Quantity) =>
+		valueOf(q, (id) => (id === 'covers' ? covers : (settingOf(technique, settings, id) ?? 0)));
 	return ingredientsOf(technique, settings).map(
-		({ name, unit, each, grows = 1, yields: what, first, step, aisle, allergens }) => {
+		({ name, unit, each, grows = 1, yields: what, whole, across, first, step, aisle, allergens }) => {
 			const served = value(each) * reference * (covers / reference) ** grows;
 			const isTrimmed = what !== undefined && isYielding(what);
-			const bought = isTrimmed ? rawFor(served, what) : served;
-			const used = isTrimmed ? trimmedFor(served, what) : served;
+			const raw = isTrimmed ? rawFor(served, what) : served;
+			const one = whole === undefined ? undefined : value(whole);
+			const count = one === undefined ? 1 : upTo(raw / one);
+			const bought = one === undefined ? raw : count * one;
+			const trimmed = isTrimmed ? trimmedFor(served, what) : served;
+			// Nobody breaks half an egg, or roasts half a bird.
+			const used = unit === 'pieces' ? upTo(trimmed) : Math.max(trimmed, one === undefined ? 0 : bought);
+			const thick = across === undefined ? undefined : value(across);
 			return {
 				name,
 				unit,
 				used,
-				bought: unit === 'pieces' ? Math.ceil(bought - 1e-9) : bought,
+				bought: unit === 'pieces' ? upTo(bought) : bought,
+				...(one === undefined ? {} : { whole: { count, each: one } }),
+				...(thick === undefined ? {} : { size: { across: thick, long: lengthOf(bought, thick) } }),
 				...(first === undefined ? {} : { first: used * first }),
 				isDamped: grows < 1,
 				step,
@@ -92,13 +104,23 @@ export function amountsOf(technique: Technique, settings: Part['settings'], cove
 	);
 }
 
-export interface ShoppingLine extends Pick<Amount, 'name' | 'unit' | 'bought' | 'aisle' | 'allergens'> {
+const upTo = (pieces: number) => Math.ceil(pieces - 1e-9);
+
+/** Raw meat, g/mm³ (1,060 kg/m³). */
+const meat = 1.06e-3;
+/** How long a round roast of so many grams is that is so thick, mm. */
+const lengthOf = (grams: number, across: number) => grams / meat / ((Math.PI / 4) * across ** 2);
+
+export interface ShoppingLine extends Pick<
+	Amount,
+	'name' | 'unit' | 'bought' | 'whole' | 'size' | 'aisle' | 'allergens'
+> {
 	/** Parts it is for, by name. */
 	readonly parts: readonly string[];
 }
 
 /** How many a part is cooked for: not those who do without. */
-function eatenBy(part: Part, meal: Pick<Meal, 'covers'>): number {
+export function eatenBy(part: Part, meal: Pick<Meal, 'covers'>): number {
 	const without = (part.wishes ?? []).filter((w) => w.without === true).reduce((sum, w) => sum + w.covers, 0);
 	return Math.max(0, (part.covers ?? meal.covers) - without);
 }
@@ -109,37 +131,27 @@ export function shoppingOf(meal: Meal, techniques: ReadonlyMap<string, Technique
 	for (const part of meal.parts) {
 		const technique = techniques.get(part.technique);
 		if (!technique) continue;
-		for (const { name, unit, bought, aisle, allergens } of amountsOf(technique, part.settings, eatenBy(part, meal))) {
-			const key = `${name.toLowerCase()} ${unit}`;
+		for (const amount of amountsOf(technique, part.settings, eatenBy(part, meal))) {
+			const { name, unit, bought, whole, size, aisle, allergens } = amount;
+			// Whole ones of two sizes, and roasts, are lines of their own.
+			const own = whole ? ` ${whole.each}` : size ? ` ${part.id}` : '';
+			const key = `${name.toLowerCase()} ${unit}${own}`;
 			const line = lines.get(key);
 			const parts = line?.parts.includes(part.name) ? line.parts : [...(line?.parts ?? []), part.name];
 			const tags = [...new Set([...(line?.allergens ?? []), ...allergens])];
-			lines.set(key, { name, unit, bought: (line?.bought ?? 0) + bought, aisle, allergens: tags, parts });
+			lines.set(key, {
+				name,
+				unit,
+				bought: (line?.bought ?? 0) + bought,
+				...(whole ? { whole: { ...whole, count: (line?.whole?.count ?? 0) + whole.count } } : {}),
+				...(size ? { size } : {}),
+				aisle,
+				allergens: tags,
+				parts
+			});
 		}
 	}
 	return [...lines.values()].sort((a, b) => a.aisle.localeCompare(b.aisle) || a.name.localeCompare(b.name));
-}
-
-export interface Bowl {
-	readonly part: string;
-	readonly name: string;
-	/** Step that uses it: its id and words. */
-	readonly step: string;
-	readonly say: string;
-	readonly amounts: readonly Amount[];
-}
-
-/** Mise en place: for each step that uses something a bowl with all that goes in then, parts in plating order. */
-export function bowlsOf(meal: Meal, techniques: ReadonlyMap<string, Technique>): readonly Bowl[] {
-	return meal.parts.flatMap((part) => {
-		const technique = techniques.get(part.technique);
-		if (!technique) return [];
-		const amounts = amountsOf(technique, part.settings, eatenBy(part, meal));
-		return technique.steps.flatMap((step): Bowl[] => {
-			const mine = amounts.filter((a) => a.step === step.id);
-			return mine.length === 0 ? [] : [{ part: part.id, name: part.name, step: step.id, say: step.say, amounts: mine }];
-		});
-	});
 }
 
 /** Allergens of all ingredients of a technique, and of the fat that is chosen for its pan, each once. */

@@ -191,6 +191,12 @@ const ingredientSchema = z.object({
 	/** For one of four; grows with the people to the power of `grows`: 1 (where absent) in step, less where it does not scale, as frying oil. */
 	each: quantitySchema,
 	grows: z.number().min(0).max(1).optional(),
+	/** Bought whole, in pieces of so much of the unit each: a bird, a rack. */
+	whole: quantitySchema.optional(),
+	/** A roast, round, so many millimetres across: its length follows from its weight. */
+	across: quantitySchema.optional(),
+	/** Taken only where a choice is one of these values. */
+	when: z.object({ parameter: idSchema, is: z.array(z.number()).min(1) }).optional(),
 	/** Row of the yields: `each` is what is served, trim and cooking loss come on top. */
 	yields: z.string().max(40).optional(),
 	/** To taste: share of it to begin with; the rest is kept by. */
@@ -322,6 +328,7 @@ export function readTechnique(data: unknown, path: Path = []): Read<Technique> {
 	technique.ingredients?.forEach((x, i) => {
 		named(namedIn(x), ['ingredients', i]);
 		known(x.step, ['ingredients', i, 'step']);
+		if (x.when) named([x.when.parameter], ['ingredients', i, 'when', 'parameter']);
 	});
 	if (technique.ahead) known(technique.ahead.last, ['ahead', 'last']);
 	if (technique.steps.find((s) => s.id === technique.plate.step)?.when) {

@@ -3,12 +3,25 @@ import { foodNames } from '../foods/ingredients';
 import { z } from 'zod';
 import { idSchema } from './kitchen';
 
-/** A number, or so many times a parameter (or the covers), and more. */
+/** A number, or so many times a parameter (or the covers), perhaps times others and divided by one, and more. */
 export const quantitySchema = z.union([
 	z.number(),
-	z.object({ by: idSchema, times: z.number().default(1), plus: z.number().default(0) })
+	z.object({
+		by: idSchema,
+		also: z.array(idSchema).max(3).optional(),
+		per: idSchema.optional(),
+		times: z.number().default(1),
+		plus: z.number().default(0)
+	})
 ]);
 export type Quantity = z.infer<typeof quantitySchema>;
+
+/** A quantity as a number; what it names is looked up by `of`. */
+export function valueOf(quantity: Quantity, of: (id: string) => number): number {
+	if (typeof quantity === 'number') return quantity;
+	const { by, also = [], per, times, plus } = quantity;
+	return also.reduce((product, id) => product * of(id), times * of(by)) / (per === undefined ? 1 : of(per)) + plus;
+}
 const quantity = quantitySchema;
 
 export const vegetables = [
@@ -289,7 +302,9 @@ export type TimeModel = z.infer<typeof timeModelSchema>;
 export function namedIn(model: object): readonly string[] {
 	const values: readonly unknown[] = Object.values(model);
 	return values.flatMap((value) => {
-		const named = z.object({ by: z.string() }).safeParse(value);
-		return named.success ? [named.data.by] : [];
+		const named = z
+			.object({ by: z.string(), also: z.array(z.string()).default([]), per: z.string().optional() })
+			.safeParse(value);
+		return named.success ? [named.data.by, ...named.data.also, named.data.per].filter((id) => id !== undefined) : [];
 	});
 }

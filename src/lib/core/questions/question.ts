@@ -1,4 +1,7 @@
 // A single question of the Bench: what it asks for, and an answer in numbers, a curve, a drawing, cautions and its reason.
+import type { Measure } from '../units/amount';
+import { readTyped } from '../units/typed';
+import { wordTyped } from '../words/typed';
 
 /** Asked only where another field has this value. */
 interface When {
@@ -130,10 +133,11 @@ export function text(inputs: Inputs, id: string): string {
 	return String(inputs[id] ?? '');
 }
 
-/** The inputs that a URL carries; what is missing is as usual. Bad values are kept aside, in words. */
+/** The inputs that a URL carries; what is missing is as usual. Bad values are kept aside, in words of the cook's units. */
 export function readInputs(
 	{ fields }: Question,
-	query: { get(field: string): string | null }
+	query: { get(field: string): string | null },
+	measure: Measure = 'metric'
 ): { readonly inputs: Inputs; readonly refused: readonly string[] } {
 	const refused: string[] = [];
 	const inputs = Object.fromEntries(
@@ -146,9 +150,9 @@ export function readInputs(
 				refused.push(`${f.label}: “${given}” is not one of ${f.options.join(', ')}.`);
 				return [f.id, f.usual];
 			}
-			const value = Number(given.replace(',', '.'));
-			if (given.trim() !== '' && value >= f.least && value <= f.most) return [f.id, value];
-			refused.push(`${f.label}: “${given}” is not between ${f.least} and ${f.most} ${f.unit}.`.replace(' .', '.'));
+			const typed = readTyped(given, f, 'metric');
+			if (typed.ok) return [f.id, typed.value];
+			refused.push(`${f.label}: ${wordTyped(given, typed.why, f, measure)}`);
 			return [f.id, f.usual];
 		})
 	);

@@ -1,5 +1,5 @@
 // A step's time from the kitchen science: the model that its technique names, with this part, this kitchen, this place.
-import type { Quantity, TimeModel } from '../model/time-model';
+import { valueOf, type TimeModel } from '../model/time-model';
 import type { Circumstance, Computed, Computer, Computers, Value } from './computing';
 import { handwork } from './handwork';
 import { panned } from './panned';
@@ -38,11 +38,6 @@ export function looksAt(model: TimeModel): 'burner' | 'oven' | 'nothing' {
 	if (model.kind === 'egg' && model.together !== undefined) return 'burner';
 	const isInPlace = (model.kind === 'soften' || model.kind === 'immerse') && model.in === 'place';
 	return isInPlace ? 'oven' : looks[model.kind];
-}
-
-/** A quantity as a number; a parameter that it names is looked up by `of`. */
-export function valueOf(quantity: Quantity, of: (id: string) => number): number {
-	return typeof quantity === 'number' ? quantity : quantity.times * of(quantity.by) + quantity.plus;
 }
 
 /** Compute a step's time; quantities that name a parameter are looked up by `of`. */

@@ -47,6 +47,7 @@ export const units = {
 	cm: length(convert(1, 'cm').to('mm')),
 	m: length(convert(1, 'm').to('mm')),
 	inch: length(convert(1, 'in').to('mm')),
+	ft: length(convert(1, 'ft').to('mm')),
 	J: { dimension: 'energy', size: 1 },
 	cal: { dimension: 'energy', size: 4.184 },
 	BTU: { dimension: 'energy', size: 1055.05585 },

@@ -12,15 +12,29 @@ export function formatClock(seconds: number, withSeconds = false): string {
 	return withSeconds ? `${text}:${two(s % minute)}` : text;
 }
 
-/** A clock as people type it (`19:30`, `7.30`, `1930`, `7 pm`, `7:30pm`) in seconds after midnight, or `undefined`. */
-export function parseClock(text: string): number | undefined {
+const halfDay = 12 * hour;
+
+/**
+ * A clock as people type it (`19:30`, `7.30`, `1930`, `7 pm`, `7:30pm`, `noon`) in seconds after midnight, or `undefined`.
+ *
+ * @param near seconds after midnight: an hour alone, as `7`, is that of the morning or the evening which is nearer
+ */
+export function parseClock(text: string, near?: number): number | undefined {
+	const word = text.trim().toLowerCase();
+	if (word === 'noon' || word === 'midnight') return word === 'noon' ? halfDay : 0;
 	const match = /^\s*(\d{1,2})(?:[:.h]?(\d{2})(?::(\d{2}))?)?\s*([ap])?\.?(?:m\.?)?\s*$/i.exec(text);
 	if (!match) return undefined;
 	const half = match[4]?.toLowerCase();
-	// Without minutes an hour is one only with its half of the day.
-	if (match[2] === undefined && half === undefined) return undefined;
 	const [h, m, s] = [Number(match[1]), Number(match[2] ?? 0), Number(match[3] ?? 0)];
 	if (m > 59 || s > 59 || h > 23 || (half !== undefined && (h < 1 || h > 12))) return undefined;
+	if (match[2] === undefined && half === undefined) {
+		// Without minutes an hour is one only with its half of the day, or near another time.
+		if (near === undefined) return undefined;
+		if (h > 12) return h * hour;
+		const [one, two] = [(h % 12) * hour, (h % 12) * hour + halfDay];
+		const apart = (t: number) => Math.min(Math.abs(t - near), day - Math.abs(t - near));
+		return apart(two) <= apart(one) ? two : one;
+	}
 	const hours = half === undefined ? h : (h % 12) + (half === 'p' ? 12 : 0);
 	return hours * hour + m * minute + s;
 }

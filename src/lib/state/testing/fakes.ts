@@ -73,6 +73,12 @@ export function fakeMachine(wall: number, zone = 'Europe/Lisbon', by = 'device')
 	};
 }
 
+/** After so many ms, and so many turns of the event loop: what was asked for then has had its turns on a slow machine, too. */
+export async function settledAfter(ms: number, turns = 60): Promise<void> {
+	await new Promise((resolve) => setTimeout(resolve, ms));
+	for (let i = 0; i < turns; i++) await new Promise((resolve) => setTimeout(resolve, 0));
+}
+
 /** Longer than any of it takes on a machine that has much else to do, ms. */
 const patience = 60_000;
 

@@ -22,7 +22,7 @@
 	const named = $derived(parameter.options?.some((o) => o.value === value));
 </script>
 
-{#if parameter.options}
+{#if parameter.options && parameter.options.length > 1}
 	<span class="field">
 		<label for={id} class:out-of-sight={whose !== ''}>{label}</label>
 		<select
@@ -51,6 +51,7 @@
 		most={parameter.most}
 		step={shown.step}
 		unit={parameter.unit === 'choice' ? '' : parameter.unit}
+		because="Beyond that this way of cooking is another: its times would be guesses."
 		{onchange}
 	/>
 {/if}

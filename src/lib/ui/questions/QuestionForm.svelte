@@ -1,7 +1,8 @@
 <!-- What a question asks for: answered as one types. -->
 <script lang="ts">
 	import type { Field, Inputs } from '../../core/questions/question';
-	import { fromShown, toShown } from '../../core/units/amount';
+	import { toShown } from '../../core/units/amount';
+	import { readTyped } from '../../core/units/typed';
 	import { getUnits } from '../units';
 
 	interface Props {
@@ -12,7 +13,14 @@
 	const { fields, inputs, onchange }: Props = $props();
 	const prefix = $props.id();
 	const units = getUnits();
+	/** What is being typed, as it is typed: it is answered before it is written out. */
+	let draft: { readonly id: string; readonly text: string } | undefined = $state();
 	const asked = $derived(fields.filter(({ when }) => !when || inputs[when.id] === when.is));
+
+	function shownOf({ id, unit }: Extract<Field, { kind: 'number' }>): string {
+		const value = Number(inputs[id]);
+		return String(Number.isFinite(value) ? toShown(value, units.shown(unit)) : inputs[id]);
+	}
 </script>
 
 <div class="form">
@@ -31,20 +39,23 @@
 				</select>
 			{:else if field.kind === 'number'}
 				{@const shown = units.shown(field.unit)}
-				{@const isForeign = shown.unit !== field.unit}
 				<span class="with-unit">
 					<input
 						id="{prefix}-{field.id}"
-						type="number"
+						type="text"
 						inputmode="decimal"
-						min={toShown(field.least, shown)}
-						max={toShown(field.most, shown)}
-						step={isForeign ? 'any' : field.step}
-						value={isForeign ? toShown(Number(inputs[field.id]), shown) : inputs[field.id]}
+						autocomplete="off"
+						value={draft?.id === field.id ? draft.text : shownOf(field)}
 						oninput={(event) => {
-							const { value, valueAsNumber } = event.currentTarget;
-							const own = isForeign && Number.isFinite(valueAsNumber);
-							onchange(field.id, own ? String(Number(fromShown(valueAsNumber, shown).toFixed(3))) : value);
+							const { value } = event.currentTarget;
+							draft = { id: field.id, text: value };
+							const typed = readTyped(value, field, units.measure);
+							// What is refused is told in the unit that it was meant in.
+							const meant = /\d\s*$/.test(value) ? `${value} ${shown.unit}` : value;
+							onchange(field.id, typed.ok ? String(Number(typed.value.toFixed(3))) : meant.trim());
+						}}
+						onblur={() => {
+							draft = undefined;
 						}}
 					/>
 					<span class="unit">{shown.unit}</span>

@@ -2,8 +2,11 @@
 <script lang="ts">
 	import Download from '@lucide/svelte/icons/download';
 	import { asPlanned } from '$lib/core/plan/describe/as-planned';
-	import { bowlsOf, shoppingOf } from '$lib/core/model/quantities';
+	import { bowlsOf } from '$lib/core/model/bowls';
+	import { shoppingOf } from '$lib/core/model/quantities';
 	import { printAmount } from '$lib/core/units/amount';
+	import { wordBought, wordRatio } from '$lib/core/words/amounts';
+	import { getUnits } from '$lib/ui/units';
 	import { formatClock } from '$lib/core/units/time';
 	import { getApp } from '$lib/state/app.svelte';
 	import { download } from '$lib/ui/download';
@@ -11,6 +14,7 @@
 
 	const app = getApp();
 	const { measure } = app;
+	const units = getUnits();
 	const plan = $derived(app.planning.plan);
 	const meal = $derived(asPlanned(app.meal, plan));
 	const lines = $derived(shoppingOf(meal, app.techniques));
@@ -44,11 +48,13 @@
 				<table>
 					<tbody>
 						{#each lines.filter((l) => l.aisle === aisle) as line, i (i)}
+							{@const sized = wordBought(line)}
 							<tr>
 								<th scope="row">{line.name}</th>
 								<td class="amount">{printAmount(line.bought, line.unit, line.name, measure.now)}</td>
 								<td class="soft"
-									>{line.parts.join(', ')}{#if line.allergens.length > 0}<span class="tags"
+									>{#if sized !== ''}{units.say(sized)} ·{/if}
+									{line.parts.join(', ')}{#if line.allergens.length > 0}<span class="tags"
 											>{line.allergens.join(', ')}</span
 										>{/if}</td
 								>
@@ -86,6 +92,9 @@
 								</li>
 							{/each}
 						</ul>
+						{#if bowl.ratios.length > 0}
+							<p class="soft">{bowl.ratios.map(wordRatio).join(' · ')}</p>
+						{/if}
 					</li>
 				{/each}
 			</ol>

@@ -1,15 +1,18 @@
 // Eggs cooked in their shells: boiled from hot or cold, in a bath; and what is made of those: coated, marinated.
 import type { Step, Technique } from '../../model/technique';
-import type { eggWayNames } from '../../model/time-model';
+import type { eggWayNames, Quantity } from '../../model/time-model';
 import {
 	about,
 	boils,
 	burner,
+	count,
 	cold,
 	computed,
 	degrees,
 	does,
 	each,
+	eachEgg,
+	perEgg,
 	early,
 	egg,
 	firm,
@@ -30,10 +33,11 @@ import {
 	yolk
 } from '../forms';
 
-export const eggs = (step: string, count = 1): ReturnType<typeof takes> => takes(['eggs', count, 'pieces', step, 'd']);
+export const eggs = (step: string, each: Quantity = perEgg(1)): ReturnType<typeof takes> =>
+	takes(['eggs', each, 'pieces', step, 'd']);
 
 /** Time by the way, the mass and the firmness; for so many one after the other. */
-type EggMore = Partial<Record<'count' | 'start' | 'together', ReturnType<typeof each>>>;
+type EggMore = Partial<Record<'count' | 'start' | 'together' | 'kilograms', Quantity>>;
 export const way = (name: (typeof eggWayNames)[number], more: EggMore = {}) =>
 	computed({ kind: 'egg', way: name, kilograms: kilograms('egg'), firm: share('firm'), ...more });
 
@@ -44,7 +48,7 @@ const boiled = (isCold: boolean): Step[] => [
 					'water',
 					'preheat',
 					'Bring the eggs to the boil in cold water',
-					computed({ kind: 'boil', litres: each(0.25, 0.25), start: 12 }),
+					computed({ kind: 'boil', litres: eachEgg(0.25, 0.25), start: 12 }),
 					touches([[0, 45, 'Eggs into cold water, 2 cm over them']]),
 					{
 						need: burner(),
@@ -53,7 +57,7 @@ const boiled = (isCold: boolean): Step[] => [
 					}
 				)
 			]
-		: [boils('water', 'the eggs', 0.25, 0.25)]),
+		: [boils('water', 'the eggs', eachEgg(0.25, 0.25))]),
 	does(
 		'boil',
 		'cook',
@@ -64,7 +68,7 @@ const boiled = (isCold: boolean): Step[] => [
 			start: degrees('start'),
 			style: degrees('yolk'),
 			cold: isCold,
-			count: each(1)
+			count: eachEgg(1)
 		}),
 		touches([
 			isCold ? [0, 15, 'Lid on, off the heat'] : [0, 10, 'Lower the eggs in by spoon: cold shells can crack', 5],
@@ -75,7 +79,7 @@ const boiled = (isCold: boolean): Step[] => [
 			// From cold they come up with their water; into the boil they take some of it, and it is back in a minute or so.
 			load: {
 				on: 'pot',
-				kilograms: { by: 'covers', times: 0.058, plus: 0 },
+				kilograms: { by: 'covers', also: ['count', 'egg'], times: 0.001, plus: 0 },
 				start: degrees('start'),
 				...(isCold ? { litres: 1.9 } : { litres: 3, drop: 25 })
 			},
@@ -85,7 +89,7 @@ const boiled = (isCold: boolean): Step[] => [
 		}
 	),
 	does('ice', 'chill', 'Stop the eggs in ice water', about(240), none, { need: cold, after: ['boil:0'] }),
-	handles('peel', 'Peel the eggs', 'peel an egg', 1, { after: ['ice:1800'] })
+	handles('peel', 'Peel the eggs', 'peel an egg', eachEgg(1), { after: ['ice:1800'] })
 ];
 
 const boiledHot: Technique = {
@@ -95,7 +99,7 @@ const boiledHot: Technique = {
 	makes: 'boiled eggs',
 	words: ['soft boiled', 'hard boiled', 'shell', 'jammy'],
 	about: 'The usual way: less depends on pot, burner and water.',
-	parameters: [egg, start, yolk],
+	parameters: [count(1, 3), egg, start, yolk],
 	ingredients: eggs('boil'),
 	steps: boiled(false),
 	vessels: vessels(['saucepan', 'water', 'boil']),
@@ -119,6 +123,7 @@ const bathEggs: Technique = {
 	words: ['slow', '63', 'onsen'],
 	about: 'For many, ready whenever they are wanted; white soft as curd.',
 	parameters: [
+		count(1, 3),
 		egg,
 		start,
 		{
@@ -152,7 +157,7 @@ const bathEggs: Technique = {
 			touches([[0, 30, 'Eggs into the bath']]),
 			{
 				need: { kind: 'water bath', setting: degrees('yolk') },
-				load: { on: 'bath', kilograms: each(0.06) },
+				load: { on: 'bath', kilograms: { by: 'covers', also: ['count', 'egg'], times: 0.001, plus: 0 } },
 				cautions: [softEggs]
 			}
 		),
@@ -173,19 +178,19 @@ const coated: Technique = {
 	kind: 'egg',
 	makes: 'coated eggs',
 	words: ['breaded', 'deep fried', 'crumbed'],
-	parameters: [egg, start, { ...yolk, usual: 65 }, { ...firm, name: 'How dark' }],
+	parameters: [count(1, 3), egg, start, { ...yolk, usual: 65 }, { ...firm, name: 'How dark' }],
 	ingredients: [
-		...eggs('boil', 1),
+		...eggs('boil'),
 		...takes(
-			['plain flour', 8, 'g', 'coat', 's'],
-			['dry breadcrumbs', 15, 'g', 'coat', 'b'],
-			['whole egg', 0.3, 'pieces', 'coat', 'd'],
+			['plain flour', perEgg(8), 'g', 'coat', 's'],
+			['dry breadcrumbs', perEgg(15), 'g', 'coat', 'b'],
+			['whole egg', perEgg(0.3), 'pieces', 'coat', 'd'],
 			['vegetable oil', 200, 'ml', 'fry', 's', { grows: 0.3 }]
 		)
 	],
 	steps: [
 		...boiled(false),
-		handles('coat', 'Coat the eggs: flour, egg, crumbs', 'coat a piece', 1, {
+		handles('coat', 'Coat the eggs: flour, egg, crumbs', 'coat a piece', eachEgg(1), {
 			after: ['peel:7200'],
 			cautions: ['Raw egg: wash hands after.']
 		}),
@@ -204,7 +209,7 @@ const coated: Technique = {
 		),
 		does('fry', 'cook', 'Fry the coated eggs', way('fried coated'), whole, {
 			need: burner(),
-			load: laid('oil', each(1), 0.06, undefined, 'pieces'),
+			load: laid('oil', eachEgg(1), 0.06, undefined, 'pieces'),
 			heat: '175 °C',
 			after: ['oil:60', 'coat:3600'],
 			sign: 'Even gold.',
@@ -222,12 +227,12 @@ const marinated: Technique = {
 	makes: 'boiled eggs',
 	words: ['soy', 'ramen', 'pickled'],
 	about: 'Made the day before; nothing to do in the evening.',
-	parameters: [egg, start, yolk],
+	parameters: [count(1, 3), egg, start, yolk],
 	ingredients: [
 		...eggs('boil'),
 		...takes(
-			['soy sauce', 25, 'ml', 'marinate', 's', { grows: 0.7 }],
-			['sugar', 5, 'g', 'marinate', 's', { grows: 0.7 }]
+			['soy sauce', perEgg(25), 'ml', 'marinate', 's', { grows: 0.7 }],
+			['sugar', perEgg(5), 'g', 'marinate', 's', { grows: 0.7 }]
 		)
 	],
 	steps: [

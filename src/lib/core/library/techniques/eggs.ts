@@ -5,16 +5,21 @@ import {
 	about,
 	boils,
 	burner,
+	allEggsBySize,
 	butter,
 	choice,
 	computed,
+	count,
 	degrees,
 	does,
 	each,
+	eachEgg,
 	egg,
+	eggsBySize,
 	fat,
 	finishes,
 	firm,
+	handles,
 	heats,
 	held,
 	kilograms,
@@ -22,6 +27,7 @@ import {
 	none,
 	oil,
 	oven,
+	perEgg,
 	plated,
 	prepares,
 	salt,
@@ -158,8 +164,8 @@ const sunnyEggs: Technique = {
 	name: 'Fried eggs, sunny',
 	kind: 'egg',
 	makes: 'fried eggs',
-	parameters: [egg],
-	ingredients: takes(['eggs', 1, 'pieces', 'fry', 'd'], butter('fry', 4)),
+	parameters: [count(1, 3), egg],
+	ingredients: takes(['eggs', perEgg(1), 'pieces', 'fry', 'd'], butter('fry', 4)),
 	steps: [
 		{
 			id: 'fry',
@@ -169,7 +175,7 @@ const sunnyEggs: Technique = {
 				model: { kind: 'egg', way: 'fried sunny', kilograms: kilograms('egg') }
 			},
 			need: { kind: 'burner' },
-			load: laid('pan', each(1), 0.1, undefined, 'pieces'),
+			load: laid('pan', eachEgg(1), 0.1, undefined, 'pieces'),
 			heat: 'medium-low',
 			hands: touches([
 				[0, 20, 'Break the eggs into the pan', 8],
@@ -188,8 +194,8 @@ const turnedEgg: Technique = {
 	name: 'Fried egg, turned and firm',
 	kind: 'egg',
 	makes: 'fried eggs',
-	parameters: [egg],
-	ingredients: takes(['eggs', 1, 'pieces', 'fry', 'd'], butter('fry', 4)),
+	parameters: [count(1, 3), egg],
+	ingredients: takes(['eggs', perEgg(1), 'pieces', 'fry', 'd'], butter('fry', 4)),
 	steps: [
 		{
 			id: 'fry',
@@ -199,7 +205,7 @@ const turnedEgg: Technique = {
 				model: { kind: 'egg', way: 'fried turned', kilograms: kilograms('egg') }
 			},
 			need: { kind: 'burner' },
-			load: laid('pan', each(1), 0.1, undefined, 'pieces'),
+			load: laid('pan', eachEgg(1), 0.1, undefined, 'pieces'),
 			heat: 'medium',
 			hands: touches([
 				[0, 20, 'Break the eggs into the pan', 8],
@@ -214,20 +220,18 @@ const turnedEgg: Technique = {
 	plate: { step: 'fry', perPlate: 5, free: 120, rate: 2, most: 480, keep: 'on a warm plate, covered' }
 };
 
-/** So many eggs for each, broken and beaten. */
-const breaks = (id: string, say: string, each: number): Step => ({
-	...prepares(id, say, 45, 0),
-	time: { model: { kind: 'pieces', task: 'break an egg', pieces: { by: 'covers', times: each, plus: 0 } } }
-});
+/** The eggs for all, broken and beaten. */
+const breaks = (id: string, say: string): Step => handles(id, say, 'break an egg', allEggsBySize);
 
-const salting = choice('salt', 'Salt', 'before, where there is time: no effect on the schedule', [
+const salting = choice('salt', 'Salt', 'in the beaten eggs it is even, and they stay tender', [
 	[0, 'before'],
 	[1, 'at the end']
 ]);
 
 const dairy = choice('dairy', 'Milk or cream', 'optional', [
 	[0, 'none'],
-	[1, 'a spoonful each']
+	[1, 'half a tablespoon of milk an egg'],
+	[2, 'half a tablespoon of cream an egg, at the end']
 ]);
 
 const poached: Technique = {
@@ -237,16 +241,20 @@ const poached: Technique = {
 	makes: 'poached eggs',
 	words: ['vinegar', 'swirl', 'benedict'],
 	parameters: [
+		count(1, 3),
 		egg,
 		start,
 		firm,
 		choice('pot', 'How', 'still, with a little acid: works for several eggs at once', [
 			[0, 'still, with a little acid'],
-			[1, 'swirled, one at a time'],
+			[1, 'swirled, one at a time, a little acid'],
 			[2, 'no acid, strained']
 		])
 	],
-	ingredients: [...eggs('break'), ...takes(['vinegar', 5, 'ml', 'water', 's', { grows: 0.5 }], salt('water'))],
+	ingredients: [
+		...eggs('break'),
+		...takes(['vinegar', 5, 'ml', 'water', 's', { grows: 0.5, when: { parameter: 'pot', is: [0, 1] } }], salt('water'))
+	],
 	steps: [
 		boils('water', 'poaching', 0.15, 1),
 		prepares('break', 'Break the eggs into cups, strain off the thin white', 90, 0.9),
@@ -262,7 +270,7 @@ const poached: Technique = {
 			]),
 			{
 				need: burner(),
-				load: laid('water', each(1), 0.0757, undefined, 'pieces'),
+				load: laid('water', eachEgg(1), 0.0757, undefined, 'pieces'),
 				together: true,
 				heat: 'a quiver, 83 °C',
 				when: { parameter: 'pot', is: [0, 2] },
@@ -274,7 +282,7 @@ const poached: Technique = {
 			'swirl',
 			'cook',
 			'Poach the eggs one by one in a swirl',
-			way('poached', { count: each(1.05), start: degrees('start') }),
+			way('poached', { count: eachEgg(1.05), start: degrees('start') }),
 			whole,
 			{
 				need: burner(),
@@ -297,7 +305,7 @@ const poachedCups: Technique = {
 	makes: 'poached eggs',
 	words: ['cups', 'several'],
 	about: 'Many at once, all the same; wants small cups.',
-	parameters: [egg, start, firm],
+	parameters: [count(1, 3), egg, start, firm],
 	ingredients: [...eggs('break'), ...takes(butter('break', 2))],
 	steps: [
 		boils('water', 'the cups', 0.2, 0.4),
@@ -313,7 +321,7 @@ const poachedCups: Technique = {
 			]),
 			{
 				need: burner(),
-				load: laid('water', each(1), 0.085, undefined, 'pieces'),
+				load: laid('water', eachEgg(1), 0.085, undefined, 'pieces'),
 				together: true,
 				heat: 'a quiver, lid on',
 				after: ['water:240', 'break:900'],
@@ -332,7 +340,7 @@ const lidded: Technique = {
 	kind: 'egg',
 	makes: 'fried eggs',
 	words: ['basted', 'lid', 'over'],
-	parameters: [egg, firm],
+	parameters: [count(1, 3), egg, firm],
 	ingredients: [...eggs('fry'), ...takes(butter('fry', 4))],
 	steps: [
 		does(
@@ -346,7 +354,7 @@ const lidded: Technique = {
 			]),
 			{
 				need: burner(),
-				load: laid('pan', each(1), 0.1, undefined, 'pieces'),
+				load: laid('pan', eachEgg(1), 0.1, undefined, 'pieces'),
 				heat: 'medium',
 				sign: 'A film of white over the yolk.'
 			}
@@ -354,6 +362,26 @@ const lidded: Technique = {
 	],
 	vessels: vessels(['frying pan', 'fry', 'fry']),
 	plate: plated('fry', 6, 'soft egg')
+};
+
+/** Grams of the eggs for one guest against those for which a way's time is known, as those of a single egg. */
+const ofThree = { by: 'count', times: 0.058 / 3, plus: 0 };
+const ofTwo = { by: 'count', times: 0.058 / 2, plus: 0 };
+
+/** Salt into the beaten eggs, or over them when they are done. */
+const eggSalt = (beaten: string, done: string): IngredientRow[] => {
+	const rows = [
+		[beaten, 0],
+		[done, 1]
+	] as const;
+	return rows.map(([step, at]) => [
+		'fine salt',
+		1.5,
+		'g',
+		step,
+		's',
+		{ first: 0.6, when: { parameter: 'salt', is: [at] } }
+	]);
 };
 
 const scrambled = (id: string, name: string, isSlow: boolean): Technique => ({
@@ -365,19 +393,27 @@ const scrambled = (id: string, name: string, isSlow: boolean): Technique => ({
 	about: isSlow
 		? 'Fine as custard; a quarter of an hour of stirring.'
 		: 'The usual way: soft, on carryover; off while still wet.',
-	parameters: [egg, firm, salting, dairy],
-	ingredients: [...eggs('beat', 2), ...takes(salt('beat'), butter('cook', 8), ['milk', 10, 'ml', 'beat', 'd'])],
+	parameters: [count(2), egg, firm, salting, dairy],
+	ingredients: [
+		...eggs('beat', eggsBySize),
+		...takes(
+			...eggSalt('beat', 'cook'),
+			['butter', perEgg(4), 'g', 'cook', 'd'],
+			['milk', perEgg(7), 'ml', 'beat', 'd', { when: { parameter: 'dairy', is: [1] } }],
+			['cream', perEgg(7), 'ml', 'cook', 'd', { when: { parameter: 'dairy', is: [2] } }]
+		)
+	],
 	steps: [
-		breaks('beat', 'Break and beat the eggs', 2),
+		breaks('beat', 'Break and beat the eggs'),
 		does(
 			'cook',
 			'cook',
 			isSlow ? 'Stir the eggs slowly' : 'Scramble the eggs',
-			way(isSlow ? 'scrambled slow' : 'scrambled fast', isSlow ? {} : { together: each(2) }),
+			way(isSlow ? 'scrambled slow' : 'scrambled fast', isSlow ? {} : { together: allEggsBySize }),
 			whole,
 			{
 				need: burner(),
-				...(isSlow ? {} : { load: laid('pan', each(2), 0.0675, undefined, 'pieces') }),
+				...(isSlow ? {} : { load: laid('pan', eachEgg(1), 0.0675, undefined, 'pieces') }),
 				heat: isSlow ? 'very low' : 'medium',
 				after: ['beat:1800'],
 				sign: 'Still wetter than you want it: it sets on.'
@@ -401,17 +437,20 @@ const omelette = (id: string, name: string, isBrown: boolean, about_: string): T
 	makes: 'omelette',
 	words: ['folded', 'rolled', 'filled'],
 	about: about_,
-	parameters: [egg, firm, salting, fat],
-	ingredients: [...eggs('beat', 3), ...takes(salt('beat'), butter('fold', 8), ...(isBrown ? [cheese] : []))],
+	parameters: [count(3), egg, firm, salting, fat],
+	ingredients: [
+		...eggs('beat', eggsBySize),
+		...takes(...eggSalt('beat', 'fold'), ['butter', perEgg(2.7), 'g', 'fold', 'd'], ...(isBrown ? [cheese] : []))
+	],
 	steps: [
-		breaks('beat', 'Break and beat the eggs', 3),
+		breaks('beat', 'Break and beat the eggs'),
 		prepares('filling', isBrown ? 'Set out the filling' : 'Set out butter, herbs and warm plates', 120, 0.4),
 		heats('hot', 'the omelettes', isBrown ? 180 : 150),
 		does(
 			'fold',
 			'cook',
 			isBrown ? 'Brown and fill the omelettes, one by one' : 'Roll the omelettes, one by one',
-			way(isBrown ? 'omelette brown' : 'omelette pale', { count: each(1.3) }),
+			way(isBrown ? 'omelette brown' : 'omelette pale', { count: each(1.3), kilograms: ofThree }),
 			whole,
 			{
 				need: burner(1200),
@@ -446,11 +485,14 @@ const folded: Technique = {
 	makes: 'scrambled eggs',
 	words: ['sheet', 'sandwich'],
 	about: 'In sheets for a roll: pushed from the rim, folded over twice.',
-	parameters: [egg, firm, salting],
-	ingredients: [...eggs('beat', 2), ...takes(salt('beat'), butter('cook', 6))],
+	parameters: [count(2), egg, firm, salting],
+	ingredients: [
+		...eggs('beat', eggsBySize),
+		...takes(...eggSalt('beat', 'cook'), ['butter', perEgg(3), 'g', 'cook', 'd'])
+	],
 	steps: [
-		prepares('beat', 'Beat the eggs', 75, 0.5),
-		does('cook', 'cook', 'Fold the eggs', way('omelette brown'), whole, {
+		breaks('beat', 'Break and beat the eggs'),
+		does('cook', 'cook', 'Fold the eggs', way('omelette brown', { kilograms: ofTwo }), whole, {
 			need: burner(),
 			heat: 'medium',
 			after: ['beat:1800'],
@@ -468,7 +510,7 @@ const baked: Technique = {
 	makes: 'baked eggs',
 	words: ['ramekin', 'cream', 'shirred'],
 	parameters: [egg, firm],
-	ingredients: [...eggs('fill'), ...takes(butter('fill', 3), ['cream', 15, 'ml', 'fill', 'd'])],
+	ingredients: [...eggs('fill', 1), ...takes(butter('fill', 3), ['cream', 15, 'ml', 'fill', 'd'])],
 	steps: [
 		prepares('fill', 'Butter the cups, break in the eggs', 180, 0.9),
 		does(
@@ -501,7 +543,10 @@ const custard: Technique = {
 	makes: 'custard',
 	words: ['steamed', 'silken', 'chawan'],
 	parameters: [egg, firm],
-	ingredients: [...eggs('strain'), ...takes(['stock', 100, 'ml', 'strain', 's'])],
+	ingredients: [
+		...eggs('strain', { by: 'egg', times: 0, plus: 1 }),
+		...takes(['stock', { by: 'egg', times: 1.75, plus: 0 }, 'ml', 'strain', 's'])
+	],
 	steps: [
 		prepares('strain', 'Beat, strain and pour the custards', 360, 0.6),
 		boils('water', 'the steam', 0.1, 0.8),
@@ -536,12 +581,16 @@ const friedPan: Technique = {
 	makes: 'omelette',
 	words: ['frittata', 'tortilla', 'thick'],
 	about: 'For all at once, cut like a cake; warm or cold.',
-	parameters: [{ id: 'depth', name: 'Depth in the dish', unit: 'mm', least: 15, most: 60, usual: 30 }, egg],
+	parameters: [
+		{ id: 'depth', name: 'Depth in the dish', unit: 'mm', least: 15, most: 60, usual: 30 },
+		count(2, 3),
+		egg
+	],
 	ingredients: [
-		...eggs('mix', 2),
+		...eggs('mix', eggsBySize),
 		...takes(
-			['onion', 40, 'g', 'mix', 'v', { yields: 'onion' }],
-			['cooked potatoes', 60, 'g', 'mix', 'v'],
+			['onion', perEgg(20), 'g', 'mix', 'v', { yields: 'onion' }],
+			['cooked potatoes', perEgg(30), 'g', 'mix', 'v'],
 			salt('mix'),
 			oil('mix')
 		)
@@ -566,7 +615,7 @@ const friedPan: Technique = {
 			]),
 			{
 				need: oven(170, 160, 180, 190),
-				load: { on: 'dish', litres: each(0.2), depth: metres('depth') },
+				load: { on: 'dish', litres: eachEgg(0.1), depth: metres('depth') },
 				after: ['mix:1800'],
 				sign: 'Set in the middle, 75 °C; just gold.'
 			}

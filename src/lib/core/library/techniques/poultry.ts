@@ -316,7 +316,7 @@ const wholeBird: Technique = {
 		{ ...resting, usual: 1 }
 	],
 	ingredients: takes(
-		['whole chicken', { by: 'weight', times: 0.25, plus: 0 }, 'g', 'salt', 'm'],
+		['whole chicken', { by: 'weight', times: 0.25, plus: 0 }, 'g', 'salt', 'm', { whole: degrees('weight') }],
 		salt('salt'),
 		butter('salt', 6)
 	),

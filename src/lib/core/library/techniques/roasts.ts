@@ -7,6 +7,7 @@ import {
 	burner,
 	choice,
 	computed,
+	degrees,
 	does,
 	each,
 	fat,
@@ -65,7 +66,7 @@ const lambRack: Technique = {
 		fat
 	],
 	ingredients: takes(
-		['rack of lamb', { by: 'rack', times: 0.5, plus: 0 }, 'g', 'salt', 'm'],
+		['rack of lamb', { by: 'rack', times: 0.5, plus: 0 }, 'g', 'salt', 'm', { whole: degrees('rack') }],
 		salt('salt'),
 		oil('sear'),
 		['mustard', 4, 'g', 'coat', 's'],
@@ -126,7 +127,7 @@ const long = (
 	words,
 	parameters: isSeared ? [...parameters, fat] : parameters,
 	ingredients: takes([what, 230, 'g', 'salt', 'm'], salt('salt'), oil(isSeared ? 'sear' : 'salt')).map((i, k) =>
-		k === 0 ? { ...i, each: 160, yields: yielding } : i
+		k === 0 ? { ...i, each: 160, yields: yielding, across: degrees('thickness') } : i
 	),
 	steps: [
 		prepares('salt', `Tie and salt the ${what}`, 240, 0.4, { cautions: [rawMeat] }),

@@ -153,7 +153,7 @@ const steakMarked: Technique = {
 	name: 'Steak, marked in a grill pan',
 	words: ['beef', 'marks', 'ridged'],
 	about: 'Marks from the ridges: turned once, left alone between.',
-	parameters: [thickness, red, start, piece, tempering, { ...turning, usual: 0 }, fat],
+	parameters: [{ ...thickness, most: 36 }, red, start, piece, tempering, { ...turning, usual: 0 }, fat],
 	steps: [
 		salts('steaks'),
 		when(tempers('steaks')),

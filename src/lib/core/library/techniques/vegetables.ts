@@ -39,11 +39,11 @@ const seasoning = choice('season', 'Seasoning', 'simple: dried spice and garlic 
 
 const warmth: Parameter = { id: 'start', name: 'Starts at', unit: '°C', least: 1, usual: 18, most: 24 };
 
-const soften = (row: Row, medium: 'water' | 'steam' | 'place', factor = 1) =>
+const soften = (row: Row, medium: 'water' | 'steam' | 'place', factor = 1, isChosen = true) =>
 	computed({
 		kind: 'soften',
 		vegetable: row.vegetable,
-		how: { by: 'soft', times: factor, plus: 0 },
+		how: isChosen ? { by: 'soft', times: factor, plus: 0 } : factor,
 		cut: row.cut,
 		size: metres('size'),
 		start: degrees('start'),
@@ -179,7 +179,7 @@ const ways: Readonly<
 				'roast',
 				'cook',
 				`Roast the ${small(row)}`,
-				soften(row, 'place'),
+				soften(row, 'place', 1, false),
 				touches([
 					[0, 45, `${row.name} oiled, one layer, into the oven`],
 					[0.6, 30, 'Turn the tray, toss'],
@@ -345,11 +345,20 @@ export const vegetables: readonly Technique[] = rows.flatMap((row) =>
 			makes: small(row),
 			words: [way, 'vegetables', ...(row.words ?? [])],
 			...(line === undefined ? {} : { about: line }),
-			parameters: [row.size, softness, warmth, seasoning, ...(way === 'pan' ? [fat] : [])],
+			// In the oven they are soft before they are brown: how soft is no choice there.
+			parameters: [
+				row.size,
+				...(way === 'roast' ? [] : [softness]),
+				warmth,
+				seasoning,
+				...(way === 'pan' ? [fat] : [])
+			],
 			ingredients: takes(
 				[small(row), row.grams, 'g', 'cut', 'v', { yields: row.yields }],
 				way === 'roast' || way === 'grill' ? oil(steps[1]?.id ?? 'cut') : butter(steps.at(-1)?.id ?? 'cut', 6),
 				salt(steps.at(-1)?.id ?? 'cut'),
+				['chopped herbs', 2, 'g', steps.at(-1)?.id ?? 'cut', 'h', { when: { parameter: 'season', is: [0] } }],
+				['ground cumin', 0.5, 'g', 'cut', 's', { when: { parameter: 'season', is: [1] } }],
 				...(way === 'boil' ? [salted('water', 0.55)] : [])
 			),
 			steps,

@@ -21,7 +21,8 @@ import { priceSetPoints } from './set-points';
 import { keepPlaces, staysOf, withStays, type Stay } from './stays';
 import { alternativesOf, baseOf, type Portion, type Work } from './portions';
 import { resourcesHeld, vesselResources } from './vessels';
-import { looksAt, valueOf } from '../../timing/model-times';
+import { valueOf } from '../../model/time-model';
+import { looksAt } from '../../timing/model-times';
 
 /** How far beyond the last service a plan may slip. */
 const patience = 2 * hour;

@@ -1,6 +1,6 @@
 // When, within a step of a given length, hands are wanted.
 import type { Step } from '../../model/technique';
-import { valueOf } from '../../timing/model-times';
+import { valueOf } from '../../model/time-model';
 
 /** A stretch of hands within a step, seconds from its start. */
 export interface HandUse {

@@ -12,7 +12,7 @@ import type { Load, Need, Step } from '../../model/technique';
 import { vesselSize, type VesselSize } from '../../model/vessel-size';
 import { roomOf } from './places';
 import { vesselName } from './vessels';
-import { valueOf } from '../../timing/model-times';
+import { valueOf } from '../../model/time-model';
 
 export interface Batches {
 	readonly on: Load['on'];
