@@ -114,7 +114,8 @@ export const holds = {
 	'dressed leaves': minutes(0, 3, 3, 'they wilt', 'dress last'),
 	'fried herbs': minutes(5, 60, 40, 'they soften in steam', 'dry, on paper'),
 	flatbread: minutes(10, 30, 20, 'it stales', 'wrapped in a cloth'),
-	toast: minutes(1, 5, 4, 'it steams', 'standing, open')
+	toast: minutes(1, 5, 4, 'it steams', 'standing, open'),
+	'hot drink': minutes(1.5, 8, 4, 'heat, then aroma', 'in a warmed jug, lidded')
 } as const satisfies Readonly<Record<string, Hold>>;
 export type HoldKind = keyof typeof holds;
 

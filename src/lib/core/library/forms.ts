@@ -13,6 +13,8 @@ type Hands = Step['hands'];
 type Time = Step['time'];
 
 export const whole: Hands = { kind: 'whole' };
+/** Stirred all the time, but for moments: long enough to lift something out. */
+export const stirred: Hands = { kind: 'whole', leave: { after: 60, seconds: 30 } };
 export const none: Hands = { kind: 'none' };
 
 /**

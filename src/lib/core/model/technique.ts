@@ -112,7 +112,11 @@ export type Load = z.infer<typeof loadSchema>;
 /** Seconds, and so many more for each piece that is in at once. */
 const touch = { seconds: z.int().min(1).max(3600), say: nameSchema, each: z.number().min(0).max(600).optional() };
 const handsSchema = z.discriminatedUnion('kind', [
-	z.object({ kind: z.literal('whole') }),
+	z.object({
+		kind: z.literal('whole'),
+		/** Stirring that may be left for so many seconds, after so many at it; absent: it is not left. */
+		leave: z.object({ after: z.int().min(30).max(3600), seconds: z.int().min(15).max(600) }).optional()
+	}),
 	z.object({ kind: z.literal('none') }),
 	z.object({
 		kind: z.literal('touches'),

@@ -86,7 +86,8 @@ export function* seek(
 			const step = search.next(news);
 			const answer = step.done ? step.value : step.value.schedule;
 			const work = answer.stats?.nodes ?? 0;
-			const isEnough = work >= left && isOnTime(answer);
+			// Late is worth some patience; nothing at all is told soon, for what to do about it takes its time.
+			const isEnough = work >= left * (answer.starts ? 1 : noneYet) && (isOnTime(answer) || answer.starts === undefined);
 			const isNew = (step.done === true || step.value.improved) && answer.starts !== undefined;
 			const described = isNew ? describe(answer) : undefined;
 			if (manning === 'pooled' && described && !described.isManned) {
@@ -100,6 +101,9 @@ export function* seek(
 	}
 	throw new RangeError('hands by name were not enough');
 }
+
+/** Where there is no plan yet, so many times the budget is spent before that is said. */
+const noneYet = 1.5;
 
 /** Whether there is an answer that lets no service wait. */
 const isOnTime = ({ slips }: Schedule) => slips !== undefined && Object.values(slips).every((slip) => slip === 0);

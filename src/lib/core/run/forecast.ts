@@ -173,7 +173,12 @@ function moved(step: PlannedStep, from: number, to: number, { done }: Facts): Pl
 	const delay = from - step.from;
 	const longer = to - from - (step.to - step.from);
 	const hands = step.hands.map((h, i) => {
-		if (h.whole) return { ...h, from, to };
+		if (h.whole) {
+			// Of what is left for moments the stretches move with it, and the last one takes what is longer.
+			const isLast = step.hands.findLastIndex((x) => x.whole) === i;
+			const at = i === step.hands.findIndex((x) => x.whole) ? from : h.from + delay;
+			return { ...h, from: Math.min(at, to), to: isLast ? to : Math.min(to, h.to + delay) };
+		}
 		const kind = h.from <= step.from ? 'start' : h.to >= step.to ? 'end' : 'touch';
 		if (kind === 'start') return { ...h, from, to: Math.min(to, h.to + delay) };
 		if (kind === 'end') return { ...h, from: Math.max(from, to - (h.to - h.from)), to };

@@ -62,6 +62,10 @@ export function wordBreach(breach: Breach): string {
 	switch (breach.kind) {
 		case 'order':
 			return `plate what cannot wait first: ${breach.parts.map(lower).join(', then ')}`;
+		case 'way':
+			return `${lower(breach.part)}: ${lower(breach.way)}`;
+		case 'alone':
+			return 'a second pair of hands in the kitchen';
 		case 'start':
 			return `begin work ${formatDuration(breach.by)} earlier`;
 		case 'service':
@@ -98,7 +102,13 @@ export function wordConflict({ steps, shared, courses }: Conflict): readonly str
 	const more = named.length - mostNamed;
 	const told = more > 0 ? [...named.slice(0, mostNamed), `${more} more`] : named;
 	const what = named.length > 0 ? list(told) : 'These parts';
-	const within = shared.length > 0 ? ` with ${list(shared.map(wordShared))}` : '';
+	// What takes all of the kitchen is not told by naming all of it.
+	const within =
+		shared.length > mostNamed
+			? ' with all that this kitchen has'
+			: shared.length > 0
+				? ` with ${list(shared.map(wordShared))}`
+				: '';
 	const when = shared.length === 0 && courses.length > 0 ? ` for ${list(courses)}` : '';
 	return [
 		`${what} cannot all be done in time${within}${when}.`,

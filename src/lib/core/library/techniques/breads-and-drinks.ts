@@ -111,7 +111,7 @@ const filterCoffee: Technique = {
 		}
 	],
 	vessels: [{ kind: 'saucepan', from: 'water', to: 'pour' }],
-	plate: { step: 'pour', perPlate: 7, free: 180, rate: 2, most: 900, keep: 'in a warmed jug, lidded' }
+	plate: plated('pour', 7, 'hot drink')
 };
 
 const flatbreadWarm: Technique = {
@@ -312,7 +312,7 @@ const drink = (
 		)
 	],
 	vessels: vessels(['saucepan', 'water', 'draw']),
-	plate: { step: 'draw', perPlate: 7, free: 240, rate: 2, most: 1200, keep: 'in a warmed jug, lidded' }
+	plate: plated('draw', 7, 'hot drink')
 });
 
 const tea = drink(
@@ -364,7 +364,7 @@ const chocolate: Technique = {
 		)
 	],
 	vessels: vessels(['saucepan', 'whisk', 'whisk']),
-	plate: { step: 'whisk', perPlate: 7, free: 240, rate: 2, most: 1200, keep: 'lid on, low' }
+	plate: plated('whisk', 7, 'hot drink')
 };
 
 export const breadsAndDrinks: readonly Technique[] = [

@@ -33,6 +33,7 @@ import {
 	salt,
 	start,
 	steamBurns,
+	stirred,
 	takes,
 	touches,
 	type IngredientRow,
@@ -266,7 +267,7 @@ const poached: Technique = {
 			touches([
 				[0, 15, 'Heat down to a quiver, slip the eggs in', 8],
 				[0.5, 15, 'Loosen the eggs'],
-				[1, 10, 'Lift the eggs onto a cloth', 8]
+				[1, 10, 'Lift the eggs into warm water, 60 °C', 8]
 			]),
 			{
 				need: burner(),
@@ -292,7 +293,8 @@ const poached: Technique = {
 				sign: 'White set, yolk trembles.'
 			}
 		),
-		finishes('trim', 'Trim and blot the eggs', 40, 0.9, { after: ['poach:60', 'swirl:60'] })
+		// In warm water, 60 °C, they wait without setting on.
+		finishes('trim', 'Trim and blot the eggs', 40, 0.9, { after: ['poach:600', 'swirl:600'] })
 	],
 	vessels: vessels(['pot', 'water', 'trim']),
 	plate: plated('trim', 7, 'soft egg')
@@ -410,7 +412,7 @@ const scrambled = (id: string, name: string, isSlow: boolean): Technique => ({
 			'cook',
 			isSlow ? 'Stir the eggs slowly' : 'Scramble the eggs',
 			way(isSlow ? 'scrambled slow' : 'scrambled fast', isSlow ? {} : { together: allEggsBySize }),
-			whole,
+			isSlow ? stirred : whole,
 			{
 				need: burner(),
 				...(isSlow ? {} : { load: laid('pan', eachEgg(1), 0.0675, undefined, 'pieces') }),
@@ -451,7 +453,8 @@ const omelette = (id: string, name: string, isBrown: boolean, about_: string): T
 			'cook',
 			isBrown ? 'Brown and fill the omelettes, one by one' : 'Roll the omelettes, one by one',
 			way(isBrown ? 'omelette brown' : 'omelette pale', { count: each(1.3), kilograms: ofThree }),
-			whole,
+			// From one to the next there is a moment.
+			stirred,
 			{
 				need: burner(1200),
 				heat: isBrown ? 'medium-high' : 'medium',

@@ -1,5 +1,5 @@
 // No plan: which promise to break, at the least cost. Every cure is a plan that was really found.
-import { withoutPart, withService } from '../../model/edit-meal';
+import { withoutPart, withService, withSetting, withTechnique } from '../../model/edit-meal';
 import type { Meal, Part } from '../../model/meal';
 import type { Plan } from '../../model/plan';
 import type { Step, Technique } from '../../model/technique';
@@ -10,15 +10,21 @@ import { roomOf } from '../compile/places';
 import type { Problem } from '../problem';
 import { seek, type Sought } from '../seek';
 
-/** What may be given up: the order on the plate, an early start of work, the service time, the full rest, a short wait, a part of the plate. */
-export type Promised = 'order' | 'start' | 'service' | 'rest' | 'wait' | 'part';
+/**
+ * What may be given up: the order on the plate, the way in which a part is made, an early start of work, the service time, the
+ * full rest, a short wait, cooking alone, a part of the plate.
+ */
+export type Promised = 'order' | 'way' | 'start' | 'service' | 'rest' | 'wait' | 'alone' | 'part';
 
-/** Another order on the plate costs nobody anything; a part that is missing costs most. */
-export const usualOrder: readonly Promised[] = ['order', 'start', 'service', 'rest', 'wait', 'part'];
+/** What a cook would try first: another order on the plate costs nobody anything; a part that is missing costs most. */
+export const usualOrder: readonly Promised[] = ['order', 'way', 'start', 'service', 'rest', 'wait', 'alone', 'part'];
 
 /** The breach; parts by name, seconds. */
 export type Breach =
 	| { readonly kind: 'order'; readonly parts: readonly string[] }
+	/** Another setting of a part, or another way to make it. */
+	| { readonly kind: 'way'; readonly part: string; readonly way: string }
+	| { readonly kind: 'alone' }
 	| { readonly kind: 'start'; readonly by: number }
 	| { readonly kind: 'service'; readonly by: number }
 	| { readonly kind: 'rest'; readonly part: string; readonly seconds: number }
@@ -50,6 +56,8 @@ const budget = 25_000;
 const by = [5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240].map((minutes) => minutes * minute);
 /** Of the parts to leave out no more than so many are named. */
 const mostParts = 3;
+/** And of other ways to make one no more than so many are tried. */
+const mostWays = 3;
 
 /**
  * Cures of a request that has no plan, in the order in which the cook would break promises. Of one promise the least breach
@@ -87,6 +95,30 @@ const attempts: Record<Promised, (request: Sought) => readonly (readonly Attempt
 		if (sorted.every((p, i) => p === meal.parts[i])) return [];
 		const breach = { kind: 'order', parts: sorted.slice(0, 2).map((p) => p.name) } as const;
 		return [[{ ...changed(request, 'order', breach, { ...meal, parts: sorted }), work: request.budget }]];
+	},
+	// What wants fewer touches, then what is made otherwise, for one part each.
+	way: ({ meal, techniques, ...request }) => {
+		if (request.standing) return [];
+		const all = new Map(techniques.map((t) => [t.id, t]));
+		const attempt = (part: Part, way: string, next: Meal) =>
+			changed({ ...request, techniques, meal }, `way ${part.id} ${way}`, { kind: 'way', part: part.name, way }, next);
+		return meal.parts.map((part) => {
+			const technique = all.get(part.technique);
+			if (!technique || part.choose) return [];
+			const turns = technique.parameters.find((p) => p.id === 'turns');
+			const once = turns?.options?.find((o) => o.value === 0);
+			const isOften = once !== undefined && (part.settings.turns ?? turns?.usual) !== once.value;
+			const calmer = isOften
+				? [attempt(part, `turned ${once.say}`, withSetting(meal, part.id, 'turns', once.value, turns?.usual ?? 0))]
+				: [];
+			const others = techniques.filter(
+				(t) => t.id !== technique.id && t.makes !== undefined && t.makes === technique.makes
+			);
+			return [
+				...calmer,
+				...others.slice(0, mostWays).map((t) => attempt(part, t.name, withTechnique(meal, part.id, t, all)))
+			];
+		});
 	},
 	start: (request) => {
 		const { meal, standing } = request;
@@ -149,6 +181,19 @@ const attempts: Record<Promised, (request: Sought) => readonly (readonly Attempt
 			patient(part.id, { kind: 'wait', part: part.name }, (task) => task.startsWith(`${part.id}/`))
 		);
 		return [[...each, patient('all', { kind: 'wait' }, () => true)]];
+	},
+	alone: (request) => {
+		const { kitchen } = request;
+		const helper = { id: 'helper', name: 'A helper' };
+		return [
+			[
+				{
+					id: 'alone',
+					breach: { kind: 'alone' },
+					request: { ...request, kitchen: { ...kitchen, cooks: [...kitchen.cooks, helper] } }
+				}
+			]
+		];
 	},
 	part: (request) => {
 		const byId = new Map(request.techniques.map((t) => [t.id, t]));

@@ -229,9 +229,12 @@ export function compileMeal(
 	return { ok: true, value: { problem, trace } };
 }
 
+/** The water is hot a little before what takes longest goes in, and after it came out: one pair of hands does both, seconds. */
+const aside = 1.5 * minute;
+
 /**
  * Steps that guests have at their own minute in one vessel: what takes longest has the vessel and the heat; the others lie
- * within its time, and need none of their own. Changes their ways in `steps`.
+ * within its time, or a moment beside it, and need none of their own. Changes their ways in `steps`.
  */
 function togetherIn(
 	portions: readonly Portion[],
@@ -251,8 +254,10 @@ function togetherIn(
 		for (const { task, traced, length } of host ? others : []) {
 			const [way] = traced.ways;
 			if (!host || !way) continue;
-			steps.set(task, { ...traced, ways: [{ ...way, place: undefined }] });
-			lags.push({ from: host.task, to: task, min: -host.length, max: -length });
+			// What is done in between is done to all of them at once.
+			const hands = way.hands.filter((h, i) => i === 0 || i === way.hands.length - 1);
+			steps.set(task, { ...traced, ways: [{ ...way, place: undefined, hands }] });
+			lags.push({ from: host.task, to: task, min: -host.length - aside, max: aside - length });
 			hosts.set(task, host.task);
 		}
 	}

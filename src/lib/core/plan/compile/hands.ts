@@ -46,7 +46,7 @@ export function handUses(step: Step, duration: number, grid: number): readonly H
 		case 'none':
 			return [];
 		case 'whole':
-			return [{ from: 0, to: duration, say: step.say, whole: true }];
+			return attended(duration, hands.leave, grid).map((u) => ({ ...u, say: step.say, whole: true }));
 		case 'touches': {
 			const length = (seconds: number) => Math.min(duration, Math.max(grid, Math.ceil(seconds / grid) * grid));
 			const uses = hands.at.map(({ share, seconds, say }) => {
@@ -70,6 +70,23 @@ export function handUses(step: Step, duration: number, grid: number): readonly H
 			return withoutOverlaps(uses);
 		}
 	}
+}
+
+/** All of a step, or all but the moments for which it may be left: never at its end. */
+function attended(
+	duration: number,
+	leave: Extract<Step['hands'], { kind: 'whole' }>['leave'],
+	grid: number
+): readonly Pick<HandUse, 'from' | 'to'>[] {
+	if (!leave) return [{ from: 0, to: duration }];
+	const [after, away] = [Math.ceil(leave.after / grid) * grid, Math.floor(leave.seconds / grid) * grid];
+	const found: { from: number; to: number }[] = [];
+	let from = 0;
+	while (away > 0 && from + after + away < duration) {
+		found.push({ from, to: from + after });
+		from += after + away;
+	}
+	return [...found, { from, to: duration }];
 }
 
 /** In a short step touches close up: each begins when the one before ends; what no longer fits is left to the last. */

@@ -76,7 +76,9 @@ export function plateUp(
 	const hands = anyHands(kitchen, manning);
 	for (const course of meal.courses) {
 		const own = plated.filter((p) => p.part.course === course.id);
-		const ids = [...new Set(own.map((p) => p.part.id))];
+		// Whatever its place among the parts, a drink is poured last: nothing else cools as fast.
+		const isDrink = (p: Plated) => p.technique.kind === 'drink';
+		const ids = [...new Set([...own.filter((p) => !isDrink(p)), ...own.filter(isDrink)].map((p) => p.part.id))];
 		const secondsOf = (id: string) =>
 			Math.max(...own.filter((p) => p.part.id === id).map((p) => p.technique.plate.perPlate * p.part.covers));
 		const byHand = ids.reduce((sum, id) => sum + secondsOf(id), 0);

@@ -33,13 +33,13 @@ describe.each(['boiled-eggs', 'boiled-eggs-cold-start'])(
 			.filter((s) => s.id.endsWith('/boil'))
 			.toSorted((a, b) => b.to - b.from - (a.to - a.from));
 
-		test('all are boiled, each for its own minutes, within the time of the one that takes longest', () => {
+		test('all are boiled, each for its own minutes, within the time of the one that takes longest, or a moment beside it', () => {
 			expect(boils).toHaveLength(4);
 			expect(new Set(boils.map((s) => s.to - s.from)).size).toBe(4);
 			const [host] = boils;
 			for (const s of boils) {
-				expect(s.from).toBeGreaterThanOrEqual(host!.from);
-				expect(s.to).toBeLessThanOrEqual(host!.to);
+				expect(s.from).toBeGreaterThanOrEqual(host!.from - 90);
+				expect(s.to).toBeLessThanOrEqual(host!.to + 90);
 			}
 		});
 
@@ -55,3 +55,35 @@ describe.each(['boiled-eggs', 'boiled-eggs-cold-start'])(
 		});
 	}
 );
+
+/** How it is had otherwise: a parameter, and values of it. */
+const others = {
+	'poached-eggs': ['firm', 0.85, 1.25],
+	'boiled-eggs': ['yolk', eggStyles.runny.yolkEdge, eggStyles.hard.yolkEdge],
+	'boiled-eggs-cold-start': ['yolk', eggStyles.runny.yolkEdge, eggStyles.hard.yolkEdge]
+} as const;
+
+describe.each(Object.entries(others))('%s', (technique, [parameter, ...values]) => {
+	test.each([2, 3, 4, 5])(
+		'for %i, whoever wishes what: one pair of hands serves them all, in any kitchen',
+		(people) => {
+			for (const preset of presets)
+				for (const wanted of [[values[0]], [values[1]], [...values]].slice(0, people)) {
+					const wished = wanted.map((value, i) => ({
+						id: `w${i}`,
+						name: `Guest ${i}`,
+						covers: 1,
+						settings: { [parameter]: value }
+					}));
+					const outcome = planMealNow({
+						meal: mealOf([{ technique, wishes: wished.slice(0, people - 1), ahead: 'evening' }], people),
+						kitchen: { ...preset.kitchen, id: 'everything', name: preset.name },
+						techniques: [...library.values()],
+						seed: 1,
+						budget: 5000
+					});
+					expect(outcome.kind, `${preset.name}, ${wanted.join(' and ')}`).toBe('plan');
+				}
+		}
+	);
+});

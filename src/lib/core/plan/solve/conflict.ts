@@ -6,8 +6,10 @@ import { buildModel } from './model/model';
 
 import { Search } from './search';
 
-/** Work to spend on showing that a part of the problem is infeasible: with assumptions, and of a smaller part. */
-const PATIENCE = { core: 200_000, part: 30_000 };
+/**
+ * Work to spend on showing that a part of the problem is infeasible: with assumptions, of a smaller part; and on
+ * such as were not shown to be. */
+const PATIENCE = { core: 120_000, part: 30_000, parts: 150_000 };
 const SLICE = 500;
 /** Reasons that are looked for first: a task that cannot meet its service, then waits; resources and states last. */
 const SIMPLEST: readonly ReadonlySet<Item['kind']>[] = [
@@ -22,13 +24,14 @@ const MOST_ROUNDS = 5;
  * decide within a fixed amount of work. Yields `report()` between slices of work.
  *
  * First the items that one refutation used, found by solving under an assumption for each (Eén & Sörensson 2003, An
- * extensible SAT-solver, SAT, 502–518); then deletion, one by one (Junker 2004, QuickXplain, AAAI, 167–172).
+ * extensible SAT-solver, SAT, 502–518); then deletion, of halves first, of single ones last (Zeller & Hildebrandt 2002,
+ * Simplifying and isolating failure-inducing input, IEEE Trans. Softw. Eng. 28, 183–200).
  */
 export function* findConflict<T>(problem: Problem, report: () => T): Generator<T, readonly string[], unknown> {
 	let kept = itemsOf(problem);
 	for (const kinds of SIMPLEST) {
 		const part = kept.filter(({ kind }) => kinds.has(kind));
-		if (part.length === kept.length || !(yield* isInfeasible(restrict(problem, part), report))) continue;
+		if (part.length === kept.length || !(yield* closes(restrict(problem, part), report)).isClosed) continue;
 		kept = part;
 		break;
 	}
@@ -37,9 +40,16 @@ export function* findConflict<T>(problem: Problem, report: () => T): Generator<T
 		if (!core || core.length >= kept.length) break;
 		kept = core;
 	}
-	for (const item of kept) {
-		const rest = kept.filter((k) => k !== item);
-		if (yield* isInfeasible(restrict(problem, rest), report)) kept = rest;
+	// By kind and part what may go together lies side by side.
+	kept = kept.toSorted((a, b) => a.kind.localeCompare(b.kind) || a.id.localeCompare(b.id));
+	let left = PATIENCE.parts;
+	for (let size = Math.ceil(kept.length / 2); size >= 1 && left > 0; size = size === 1 ? 0 : Math.ceil(size / 2)) {
+		for (let at = kept.length - size; at > -size && left > 0; at -= size) {
+			const rest = kept.toSpliced(Math.max(0, at), size + Math.min(0, at));
+			const { isClosed, work } = yield* closes(restrict(problem, rest), report);
+			if (isClosed) kept = rest;
+			else left -= work;
+		}
 	}
 	const named = new Set(kept.map((k) => (k.kind === 'task' ? k.id : '')));
 	const choices = problem.choices.filter((c) => c.options.some((o) => o.tasks.some((t) => named.has(t))));
@@ -65,16 +75,20 @@ function* refute<T>(
 	return undefined;
 }
 
-function* isInfeasible<T>(problem: Problem, report: () => T): Generator<T, boolean, unknown> {
+/** Whether a problem was shown to have no plan, and the work that went into it. */
+function* closes<T>(
+	problem: Problem,
+	report: () => T
+): Generator<T, { readonly isClosed: boolean; readonly work: number }, unknown> {
 	const model = yield* building(buildModel(problem), report);
-	if (model.isClosed) return true;
+	if (model.isClosed) return { isClosed: true, work: 0 };
 	const search = new Search(model, 1);
 	while (model.engine.work < PATIENCE.part) {
 		const outcome = search.run(SLICE);
-		if (outcome !== 'paused') return outcome === 'closed';
+		if (outcome !== 'paused') return { isClosed: outcome === 'closed', work: model.engine.work };
 		yield report();
 	}
-	return false;
+	return { isClosed: false, work: model.engine.work };
 }
 
 /** The problem with only these things left. */
