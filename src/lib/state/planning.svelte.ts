@@ -90,6 +90,8 @@ export class Planning {
 		this.foundWhatIfs = undefined;
 		this.isTrying = false;
 		this.foundCures = [];
+		// What was wrong with the meal before may be mended.
+		this.reasons = [];
 		this.slack = {};
 		this.isWorking = true;
 		this.spent = 0;

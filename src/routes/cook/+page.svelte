@@ -106,6 +106,7 @@
 		? undefined
 		: { name: app.meal.name, isPlanned: app.planning.plan.meal === app.meal.id }}
 	{hasBegun}
+	problems={app.planning.isWorking ? [] : app.planning.problems}
 	isChanged={isOther && hasBegun}
 	trouble={running.trouble}
 	moved={speakMoved(view.moved, view.plan, app.measure.now, wallOf)}

@@ -63,6 +63,11 @@
 		Try this: change a thickness or the service time in the <a href="/menu">Menu</a>, and watch the cords follow.
 	</p>{/if}
 {#if planning.plan.meal === app.meal.id}
+	{#if planning.problems.length > 0}
+		<p class="stale" role="status">
+			What is drawn below is the plan before the last change. It is not a plan of the meal as it is now.
+		</p>
+	{/if}
 	<div class="axes" data-days={planning.plan.days !== undefined}>
 		<DaysAxis plan={planning.spoken} />
 		<figure data-state={planning.isCurrent ? 'current' : 'stale'}>
@@ -136,6 +141,10 @@
 	}
 	figure {
 		transition: opacity var(--quick);
+	}
+	.stale {
+		color: var(--alarm);
+		font-weight: 700;
 	}
 	figure[data-state='stale'] {
 		opacity: 0.45;

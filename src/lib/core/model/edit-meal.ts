@@ -77,6 +77,12 @@ export function withEarliest(meal: Meal, earliest: number): Meal {
 	return { ...meal, earliest: onClock(earliest) };
 }
 
+/** All of it so much later, and work no earlier than a time, seconds after midnight. */
+export function withBeginningAt(meal: Meal, now: number, by: number): Meal {
+	const later = meal.courses.reduce((m, c) => withService(m, c.id, serviceOf(meal, c) + by), meal);
+	return withEarliest(later, now);
+}
+
 /** A parameter of one part set to a value; the usual value is left out. */
 export function withSetting(meal: Meal, part: string, parameter: string, value: number, usual: number): Meal {
 	return changed(meal, part, (p) => {

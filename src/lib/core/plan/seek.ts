@@ -87,7 +87,8 @@ export function* seek(
 			const answer = step.done ? step.value : step.value.schedule;
 			const work = answer.stats?.nodes ?? 0;
 			// Late is worth some patience; nothing at all is told soon, for what to do about it takes its time.
-			const isEnough = work >= left * (answer.starts ? 1 : noneYet) && (isOnTime(answer) || answer.starts === undefined);
+			const isEnough =
+				work >= left * (answer.starts ? 1 : noneYet) && (isOnTime(answer) || answer.starts === undefined);
 			const isNew = (step.done === true || step.value.improved) && answer.starts !== undefined;
 			const described = isNew ? describe(answer) : undefined;
 			if (manning === 'pooled' && described && !described.isManned) {

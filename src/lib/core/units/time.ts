@@ -67,3 +67,8 @@ export function formatCount(seconds: number): string {
 	const text = `${Math.floor((s % hour) / minute)}:${two(s % minute)}`;
 	return s >= hour ? `${Math.floor(s / hour)}:${text.padStart(5, '0')}` : text;
 }
+
+/** Seconds after midnight, where this machine is. */
+export function timeOfDay(at: Date): number {
+	return at.getHours() * hour + at.getMinutes() * minute + at.getSeconds();
+}

@@ -1,6 +1,7 @@
 // How an evening begins and ends, in a cook's words.
 import type { Plan } from '../model/plan';
-import { formatClock } from '../units/time';
+import type { LateStart } from '../run/late-start';
+import { formatClock, formatDuration } from '../units/time';
 
 /** When to begin; what heats before anything is done by hand is told apart. */
 export function wordBegin(plan: Plan): string {
@@ -25,4 +26,15 @@ export function wordWaves(plan: Plan): string {
 			];
 		})
 		.join('. ');
+}
+
+/** That it is too late to begin as planned, and what is possible still. */
+export function wordLateStart(plan: Plan, late: LateStart): string {
+	const [first] = plan.services.toSorted((a, b) => a.at - b.at);
+	const name = first?.name.toLowerCase() ?? 'it';
+	const what =
+		late.kind === 'past'
+			? `By this clock ${name} should have been on the table ${formatDuration(late.ago)} ago.`
+			: `By this clock work should have begun ${formatDuration(late.ago)} ago.`;
+	return `${what} Begun now, ${name} can be on the table at ${formatClock(late.possible)}.`;
 }

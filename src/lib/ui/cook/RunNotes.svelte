@@ -6,19 +6,30 @@
 		/** The meal that is open, where it is another, and whether it is planned. */
 		open: { readonly name: string; readonly isPlanned: boolean } | undefined;
 		hasBegun: boolean;
+		/** Why there is no plan of the meal as it is now; empty where there is one, or it is being sought. */
+		problems: readonly string[];
 		/** The plan has changed since the run began. */
 		isChanged: boolean;
 		trouble: string | undefined;
 		moved: string;
 		onrestart: () => void;
 	}
-	const { cooked, open, hasBegun, isChanged, trouble, moved, onrestart }: Props = $props();
+	const { cooked, open, hasBegun, problems, isChanged, trouble, moved, onrestart }: Props = $props();
 </script>
 
 {#if open}
 	<p>
 		{hasBegun ? `${cooked} is being cooked.` : `This is the plan of ${cooked}.`}
 		{open.isPlanned ? `${open.name} is open, and planned.` : `${open.name} has no plan yet: look at the Menu.`}
+	</p>
+{/if}
+{#if problems.length > 0 && open === undefined}
+	<p class="none" role="alert">
+		{hasBegun
+			? 'The meal was changed, and there is no plan of it as it is now. What is cooked here is the plan before that change.'
+			: 'There is no plan of the meal as it is now: what stands here is the plan before the last change. Do not begin with it.'}
+		<span>{problems[0]}</span>
+		<a href="/plan">See what would do</a>
 	</p>
 {/if}
 {#if isChanged}
@@ -43,5 +54,9 @@
 		border-left: 6px solid var(--saffron);
 		border-radius: var(--corner);
 		background: var(--saffron-wash);
+	}
+	.none {
+		border-color: var(--alarm);
+		background: var(--alarm-wash);
 	}
 </style>
