@@ -3,6 +3,10 @@
 	import { onMount, untrack } from 'svelte';
 	import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
+	import type { ComponentProps } from 'svelte';
+	import { bowlsOf } from '$lib/core/model/bowls';
+	import { asPlanned } from '$lib/core/plan/describe/as-planned';
+	import { wordReady, wordTaken } from '$lib/core/words/amounts';
 	import type { Cue } from '$lib/core/run/cues';
 	import { wordNotFor } from '$lib/core/words/guests';
 	import { inUnits } from '$lib/core/words/quantities';
@@ -49,6 +53,19 @@
 		app.planning.isCurrent && JSON.stringify(app.planning.plan.steps) !== JSON.stringify(plan.steps)
 	);
 	const hasBegun = $derived(running.hasBegun);
+	/** What is set out for the meal that is cooked. */
+	const bowls = $derived.by(() => {
+		const meal = app.meals.find((m) => m.id === plan.meal);
+		return meal ? bowlsOf(asPlanned(meal, plan), app.techniques) : [];
+	});
+	/** What goes into the step that a cue begins, what has to stand ready, and whose it is. */
+	function laidOut({ step: id, kind, cook }: Cue): Pick<ComponentProps<typeof NowCard>, 'taken' | 'ready' | 'cook'> {
+		const step = kind === 'start' || kind === 'touch' ? view.plan.steps.find((s) => s.id === id) : undefined;
+		const own = (words: readonly string[]) => words.map((w) => inUnits(w, app.measure.now));
+		const name = plan.cooks.length > 1 ? (plan.cooks.find((c) => c.id === cook)?.name ?? '') : '';
+		if (!step) return { taken: [], ready: [], cook: name };
+		return { taken: own(wordTaken(step, view.plan, bowls)), ready: own(wordReady(step, view.plan, bowls)), cook: name };
+	}
 	onMount(() => {
 		return () => {
 			running.stop();
@@ -125,6 +142,7 @@
 				tone={partOf(cue.part)?.tone}
 				partName={partOf(cue.part)?.name ?? plan.name}
 				allergens={partOf(cue.part)?.allergens ?? []}
+				{...laidOut(cue)}
 				notFor={wordNotFor(cue, plan)}
 				ondone={() => {
 					running.done(cue.id);

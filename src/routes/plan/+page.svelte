@@ -3,6 +3,8 @@
 	import { untrack } from 'svelte';
 	import { browser } from '$app/environment';
 	import { page } from '$app/state';
+	import { bowlsOf } from '$lib/core/model/bowls';
+	import { asPlanned } from '$lib/core/plan/describe/as-planned';
 	import { getApp } from '$lib/state/app.svelte';
 	import Cords from '$lib/ui/cords/Cords.svelte';
 	import DaysAxis from '$lib/ui/cords/DaysAxis.svelte';
@@ -27,6 +29,7 @@
 	/** The step that the card is about. */
 	const shown = $derived(pointed ?? chosen ?? wanted);
 	const slack = $derived(wordSlack(shown));
+	const bowls = $derived(bowlsOf(asPlanned(app.meal, planning.plan), app.techniques));
 	const waves = $derived(wordWaves(planning.plan));
 
 	function wordSlack(step: string | undefined): string | undefined {
@@ -95,7 +98,7 @@
 			}}
 		/>
 	</div>
-	<StepCard plan={planning.spoken} step={shown} {slack} />
+	<StepCard plan={planning.spoken} step={shown} {slack} {bowls} />
 	<WhatIfs
 		found={planning.whatIfs}
 		isTrying={planning.isTrying}

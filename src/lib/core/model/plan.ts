@@ -59,6 +59,8 @@ const plannedStepSchema = z.object({
 	heat: z.string().optional(),
 	vessel: z.string().optional(),
 	hands: z.array(handSchema),
+	/** On the heat with hands all the time: once begun it cannot be left. */
+	bound: z.literal(true).optional(),
 	sign: z.string().optional(),
 	cautions: z.array(z.string()),
 	/** Cautions that depend on what was put in. */

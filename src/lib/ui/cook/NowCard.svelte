@@ -13,11 +13,16 @@
 		partName: string;
 		/** What guests must know of. */
 		allergens: readonly string[];
+		/** What goes in, and what has to stand ready before it is begun. */
+		taken: readonly string[];
+		ready: readonly string[];
+		/** Whose step it is; empty where there is one cook. */
+		cook: string;
 		/** Guests whom it is not for, and why, in few words. */
 		notFor: readonly string[];
 		ondone: () => void;
 	}
-	const { cue, digit, clock, tone, partName, allergens, notFor, ondone }: Props = $props();
+	const { cue, digit, clock, tone, partName, allergens, taken, ready, cook, notFor, ondone }: Props = $props();
 
 	const isBusy = $derived(cue.until - cue.at > 90);
 	const left = $derived(cue.until - clock);
@@ -27,12 +32,15 @@
 <article style:--tone={tone === undefined ? 'var(--ink)' : `var(--tone-${tone})`} data-late={!isBusy && late > 60}>
 	<div>
 		<p class="part">
-			<span class="digit">{digit}</span>{partName}{#if allergens.length > 0}<span class="tags"
-					>contains {allergens.join(', ')}</span
+			<span class="digit">{digit}</span>{#if cook !== ''}<strong>{cook}</strong
+				>{/if}{partName}{#if allergens.length > 0}<span class="tags">contains {allergens.join(', ')}</span
 				>{/if}{#each notFor as words, i (i)}<span class="tags">{words}</span>{/each}
 		</p>
 		<h3>{cue.say}</h3>
 		{#if cue.where !== ''}<p class="where">{cue.where}</p>{/if}
+		{#if ready.length > 0}<p class="ready">
+				Before you start: {ready.join(' · ')}. Once begun it cannot be left.
+			</p>{:else if taken.length > 0}<p class="ready">{taken.join(' · ')}</p>{/if}
 		{#if cue.sign}<p class="sign">{cue.sign}</p>{/if}
 		{#each cue.cautions as caution, i (i)}<p class="caution">{caution}</p>{/each}
 	</div>
@@ -82,6 +90,10 @@
 	.where {
 		margin-top: var(--space-1);
 		font-size: var(--text-l);
+	}
+	.ready {
+		margin-top: var(--space-1);
+		font-size: 1.1rem;
 	}
 	.sign {
 		margin-top: var(--space-1);

@@ -20,6 +20,12 @@
 		</svg>hands all the time
 	</li>
 	<li>
+		<svg width="34" height="14" aria-hidden="true">
+			<rect class="thick" x="1" y="2" width="32" height="10" rx="5" />
+			<rect class="held" x="1" y="2" width="32" height="10" rx="5" fill="url(#{prefix}-h)" />
+		</svg>cannot be left
+	</li>
+	<li>
 		<svg width="34" height="14" aria-hidden="true"
 			><rect class="hollow" x="2" y="2" width="30" height="10" rx="5" /></svg
 		>resting, chilling
@@ -51,6 +57,10 @@
 		display: inline-flex;
 		align-items: center;
 		gap: var(--space-1);
+	}
+	.held {
+		stroke: var(--ink);
+		stroke-width: 1.8;
 	}
 	.thick {
 		fill: var(--ink-soft);

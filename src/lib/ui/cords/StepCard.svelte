@@ -1,5 +1,8 @@
 <!-- Everything about one step of the plan. -->
 <script lang="ts">
+	import type { Bowl } from '../../core/model/bowls';
+	import { wordReady, wordTaken } from '../../core/words/amounts';
+	import { getUnits } from '../units';
 	import type { SpokenPlan } from '../../core/words/speak';
 	import { formatClock, formatDuration, formatToService } from '../../core/units/time';
 	import Swatch from '../Swatch.svelte';
@@ -10,8 +13,10 @@
 		step: string | undefined;
 		/** How much later it may be, in words, once that is known. */
 		slack?: string | undefined;
+		/** What is set out for its steps. */
+		bowls: readonly Bowl[];
 	}
-	const { plan, step: id, slack }: Props = $props();
+	const { plan, step: id, slack, bowls }: Props = $props();
 
 	const step = $derived(plan.steps.find((s) => s.id === id));
 	const part = $derived(plan.parts.find((p) => p.id === step?.part));
@@ -21,6 +26,11 @@
 	const place = $derived([lane?.name, step?.heat, step?.vessel].filter(Boolean).join(' · '));
 	const hands = $derived(step?.hands.filter((h) => !h.whole) ?? []);
 	const isWhole = $derived(step?.hands.some((h) => h.whole) ?? false);
+	const units = getUnits();
+	const taken = $derived(step ? wordTaken(step, plan, bowls).map((w) => units.say(w)) : []);
+	const ready = $derived(step ? wordReady(step, plan, bowls).map((w) => units.say(w)) : []);
+	/** Whose hands they are, where there are several cooks. */
+	const whose = $derived(plan.cooks.length > 1 ? [...new Set(step?.hands.map((h) => h.cook))] : []);
 </script>
 
 <section class="card" aria-live="polite" aria-label="The step">
@@ -62,13 +72,26 @@
 			<div>
 				<dt>Hands</dt>
 				<dd>
-					{#if isWhole}all the time{:else if hands.length === 0}none{:else}
+					{#if whose.length > 0}<b>{whose.map((c) => plan.cooks.find((k) => k.id === c)?.name ?? c).join(', ')}</b>{/if}
+					{#if isWhole}all the time{#if step.bound}: <strong class="bound">once begun it cannot be left</strong
+							>{/if}{:else if hands.length === 0}none{:else}
 						<ul>
 							{#each hands as hand, i (i)}<li><b>{formatClock(hand.from)}</b> {hand.say}</li>{/each}
 						</ul>
 					{/if}
 				</dd>
 			</div>
+			{#if ready.length > 0}
+				<div>
+					<dt>Before you start</dt>
+					<dd>{ready.join(' · ')}</dd>
+				</div>
+			{:else if taken.length > 0}
+				<div>
+					<dt>Takes in</dt>
+					<dd>{taken.join(' · ')}</dd>
+				</div>
+			{/if}
 			{#if step.sign}
 				<div>
 					<dt>Sign</dt>
@@ -111,6 +134,9 @@
 		border-left: 6px solid var(--rim);
 		border-radius: var(--corner);
 		background: var(--enamel);
+	}
+	.bound {
+		color: var(--saffron-ink);
 	}
 	header {
 		display: flex;

@@ -88,7 +88,13 @@
 			style:--weave="url(#{prefix}-weave-{s.tone})"
 		/>
 		{#each s.hatched as h, i (i)}
-			<rect class="hatched" {...frame.box(h.u0, h.u1, s.v - half, s.v + half)} rx={half} fill="url(#{prefix}-hatch)" />
+			<rect
+				class="hatched"
+				data-bound={s.step.bound}
+				{...frame.box(h.u0, h.u1, s.v - half, s.v + half)}
+				rx={half}
+				fill="url(#{prefix}-hatch)"
+			/>
 		{/each}
 		{#if s.slack !== undefined && !isSmall}
 			<rect
@@ -189,6 +195,10 @@
 	}
 	.hatched {
 		pointer-events: none;
+	}
+	.hatched[data-bound='true'] {
+		stroke: var(--ink);
+		stroke-width: 1.8;
 	}
 	.piece:focus-visible .body,
 	.piece[aria-pressed='true'] .body {

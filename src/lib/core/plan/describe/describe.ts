@@ -1,4 +1,5 @@
 // Answer + trace → the plan as facts: clock times, places, hands, waits, what is tight and why.
+import type { Step } from '../../model/technique';
 import type { Kitchen } from '../../model/kitchen';
 import { serviceOf, type Meal } from '../../model/meal';
 import { stationKinds } from '../../model/stations';
@@ -119,6 +120,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 			...(step.heat ? { heat: step.heat } : {}),
 			...(vessel ? { vessel } : {}),
 			hands: (handsOf.get(h.id) ?? []).map((x) => ({ ...x, from: clock(x.from), to: clock(x.to) })),
+			...(isBound(step) ? { bound: true as const } : {}),
 			...(step.sign ? { sign: step.sign } : {}),
 			// Once where it matters, not with every batch.
 			cautions: (nth.get(h.id)?.k ?? 0) > 0 ? [] : [...(step.cautions ?? [])],
@@ -350,6 +352,10 @@ interface Hand {
 	readonly say: string;
 	readonly whole: boolean;
 }
+
+/** Whether a step wants hands all the time and stands on the heat. */
+const isBound = ({ hands, kind, need }: Step) =>
+	hands.kind === 'whole' && hands.leave === undefined && kind === 'cook' && need !== undefined;
 
 /** Who does what: stretches of hands by task, in seconds from instant 0. Whoever has a part keeps it if free. */
 function assignHands(
