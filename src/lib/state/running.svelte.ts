@@ -124,6 +124,17 @@ export class Running {
 		void this.replan();
 	}
 
+	/** A cook leaves, or comes: the rest is planned for those who are there. */
+	leave(cook: string): void {
+		this.record({ kind: 'out', what: cook });
+		void this.replan();
+	}
+
+	come(cook: string): void {
+		this.record({ kind: 'back', what: cook });
+		void this.replan();
+	}
+
 	undo(): void {
 		this.replans++;
 		this.isReplanning = false;
@@ -140,7 +151,7 @@ export class Running {
 		this.trouble = undefined;
 		const isStill = () => mine === this.replans;
 		const because = active(this.run.events)
-			.filter((e) => e.kind === 'late')
+			.filter((e) => e.kind === 'late' || e.kind === 'out' || e.kind === 'back')
 			.slice(-1)
 			.map((e) => e.id);
 		const answer = await this.replanner(standingOf(this.run, this.at), (plan, moved) => {

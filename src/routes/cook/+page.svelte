@@ -15,6 +15,8 @@
 	import { getApp } from '$lib/state/app.svelte';
 	import { clocks, zone } from '$lib/state/clocks';
 	import { Running } from '$lib/state/running.svelte';
+	import { everybody, nextHelper, postsOf, withCrew } from '$lib/core/run/posts';
+	import CrewPanel from '$lib/ui/cook/CrewPanel.svelte';
 	import ClockBar from '$lib/ui/cook/ClockBar.svelte';
 	import NextList from '$lib/ui/cook/NextList.svelte';
 	import NowCard from '$lib/ui/cook/NowCard.svelte';
@@ -23,20 +25,43 @@
 	import { commandOf } from '$lib/ui/cook/keys';
 
 	const app = getApp();
-	const running = new Running(
+	const running: Running = new Running(
 		untrack(() => app.planning.plan),
 		// Another meal may have been opened meanwhile.
 		(standing, onPlan) => {
 			const cooked = app.meals.find((m) => m.id === standing.plan.meal) ?? app.meal;
-			return app.planning.replan(app.situationOf(cooked), standing, onPlan);
+			const situation = app.situationOf(cooked);
+			const kitchen = standing.crew ? withCrew(situation.kitchen, standing.crew) : situation.kitchen;
+			return app.planning.replan({ ...situation, kitchen }, standing, onPlan);
 		},
 		{ clocks, zone, newId: () => crypto.randomUUID(), by: 'this device' }
 	);
 	const view = $derived(running.view);
 	const nextShown = 8;
 	const spoken = (cue: Cue) => speakCue(cue, view.plan, app.measure.now);
-	const now = $derived(view.now.map(spoken));
-	const next = $derived(view.next.slice(0, nextShown).map(spoken));
+	/** Whose cues are shown; empty: everybody's. */
+	let only = $state('');
+	const isShown = (cue: Cue) => only === '' || cue.cook === undefined || cue.cook === only;
+	const now = $derived(view.now.filter(isShown).map(spoken));
+	const next = $derived(view.next.filter(isShown).slice(0, nextShown).map(spoken));
+	const kitchen = $derived(app.situationOf(app.meals.find((m) => m.id === plan.meal) ?? app.meal).kitchen);
+	const crew = $derived.by(() => {
+		const all = everybody(view, kitchen);
+		const posts = postsOf(
+			view,
+			all.map((e) => e.cook.id)
+		);
+		return all.map(({ cook, isHere }, i) => {
+			const post = posts[i];
+			const say = (cue: Cue | undefined) => cue && spoken(cue);
+			return {
+				id: cook.id,
+				name: cook.name,
+				isHere,
+				post: isHere && post ? { ...post, now: say(post.now), next: say(post.next) } : undefined
+			};
+		});
+	});
 	const on = $derived(
 		view.on.map((o) => ({
 			...o,
@@ -89,7 +114,7 @@
 	function key(event: KeyboardEvent): void {
 		const command = commandOf(event);
 		if (event.key === ' ' && command) event.preventDefault();
-		const cue = command?.kind === 'done' ? view.now[command.index] : undefined;
+		const cue = command?.kind === 'done' ? now[command.index] : undefined;
 		const timer = view.on[0];
 		if (cue) running.done(cue.id);
 		else if (command?.kind === 'undo') running.undo();
@@ -181,6 +206,27 @@
 				{wallOf}
 				onstretch={(step, seconds) => {
 					running.late(step, seconds);
+				}}
+			/>
+		</section>
+		<section aria-label="Who is here">
+			<h2>Who is here</h2>
+			<CrewPanel
+				{crew}
+				{wallOf}
+				shown={only}
+				onshow={(cook) => {
+					only = cook;
+				}}
+				onleave={(cook) => {
+					if (only === cook) only = '';
+					running.leave(cook);
+				}}
+				onback={(cook) => {
+					running.come(cook);
+				}}
+				onhelp={() => {
+					running.come(nextHelper(view, kitchen));
 				}}
 			/>
 		</section>

@@ -15,6 +15,8 @@ export interface Standing {
 	readonly now: number;
 	/** Steps that have begun, by id, with when they began and when they end, or are thought to. */
 	readonly begun: readonly { readonly step: string; readonly from: number; readonly to: number }[];
+	/** Cooks who have left, and who came, where anybody did. */
+	readonly crew?: { readonly away: ReadonlySet<string>; readonly joined: readonly string[] };
 	/** Courses that are served. */
 	readonly served?: readonly string[];
 }

@@ -14,6 +14,9 @@ export interface Facts {
 	readonly begun: ReadonlyMap<string, number>;
 	/** Steps that take longer, or less long, in order. */
 	readonly late: readonly { readonly step: string; readonly seconds: number; readonly at: number }[];
+	/** What is not there any more: cooks, stations; and cooks who were not there at first, in the order in which they came. */
+	readonly away: ReadonlySet<string>;
+	readonly joined: readonly string[];
 	/** The steps that the last replan moved, where nothing was done since. */
 	readonly moved: readonly string[];
 }
@@ -29,6 +32,8 @@ export function factsOf(run: Run): Facts {
 	let since = -Infinity;
 	let late: { step: string; seconds: number; at: number }[] = [];
 	let moved: readonly string[] = [];
+	const away = new Set<string>();
+	const joined = new Set<string>();
 	for (const e of events) {
 		moved = [];
 		const at = clock(e.at);
@@ -50,14 +55,18 @@ export function factsOf(run: Run): Facts {
 				// The new plan has taken in what was late until then.
 				late = [];
 				break;
+			case 'out':
+				away.add(e.what);
+				break;
+			case 'back':
+				if (!away.delete(e.what)) joined.add(e.what);
+				break;
 			// What is told for the record, and what a replan takes in, leaves the plan in force as it is.
 			case 'notYet':
 			case 'reading':
 			case 'note':
 			case 'early':
 			case 'failed':
-			case 'out':
-			case 'back':
 			case 'guests':
 			case 'service':
 			case 'pin':
@@ -66,5 +75,5 @@ export function factsOf(run: Run): Facts {
 				break;
 		}
 	}
-	return { plan, since, done, begun, late, moved };
+	return { plan, since, done, begun, late, away, joined: [...joined], moved };
 }

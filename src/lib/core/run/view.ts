@@ -31,6 +31,9 @@ export interface View {
 	readonly late: ReadonlyMap<string, number>;
 	/** The steps that the last replan moved, as long as nothing was done since. */
 	readonly moved: readonly string[];
+	/** Who or what is not there, and who came (see `Facts`). */
+	readonly away: ReadonlySet<string>;
+	readonly joined: readonly string[];
 }
 
 /** The run at an instant, milliseconds since 1970. */
@@ -56,7 +59,9 @@ export function viewRun(run: Run, at: number): View {
 		late: new Map(
 			plan.services.map((s) => [s.course, s.at - (run.plan.services.find((x) => x.course === s.course)?.at ?? s.at)])
 		),
-		moved: facts.moved
+		moved: facts.moved,
+		away: facts.away,
+		joined: facts.joined
 	};
 }
 
@@ -66,5 +71,7 @@ export function standingOf(run: Run, at: number): Standing {
 	const facts = factsOf(run);
 	const { plan, begun } = forecastOf(facts, now);
 	const served = plan.services.filter((s) => facts.done.has(`${s.course}#serve`)).map((s) => s.course);
-	return { plan, now, begun: [...begun.values()], served };
+	const { away, joined } = facts;
+	const crew = away.size > 0 || joined.length > 0 ? { crew: { away, joined } } : {};
+	return { plan, now, begun: [...begun.values()], served, ...crew };
 }
