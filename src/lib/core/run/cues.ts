@@ -4,7 +4,7 @@ import { platingsOf, type Plan, type PlannedStep } from '../model/plan';
 export interface Cue {
 	/** Of its step, or course, and what of it: the same over replans. */
 	readonly id: string;
-	readonly kind: 'oven' | 'start' | 'touch' | 'end' | 'warm' | 'plate' | 'serve';
+	readonly kind: 'oven' | 'start' | 'touch' | 'look' | 'end' | 'warm' | 'plate' | 'serve';
 	/** When it is due, and until when it takes hands; the plan's clock, seconds. */
 	readonly at: number;
 	readonly until: number;
@@ -21,7 +21,7 @@ export interface Cue {
 /** An end so close to another cue of the same part needs none of its own, seconds. */
 const atOnce = 45;
 /** At one instant, what frees comes before what begins. */
-const rank: Record<Cue['kind'], number> = { end: 0, touch: 1, oven: 2, start: 3, warm: 4, plate: 5, serve: 6 };
+const rank: Record<Cue['kind'], number> = { end: 0, touch: 1, look: 2, oven: 3, start: 4, warm: 5, plate: 6, serve: 7 };
 
 /** The cues of a plan in order of time. */
 export function cuesOf(plan: Plan): readonly Cue[] {
@@ -84,10 +84,31 @@ function stepCues(plan: Plan, step: PlannedStep): readonly Cue[] {
 		return { ...common, id, kind, at: hand.from, until: hand.to, hand: i, cook: hand.cook };
 	});
 	if (!cues.some((c) => c.kind === 'start') && !followsOn(plan, step)) cues.unshift({ ...start, until: step.from });
+	const look = lookAt(step);
+	if (look !== undefined) cues.push({ ...common, id: `${step.id}#look`, kind: 'look', at: look, until: look });
 	const isTakenOver = plan.steps.some((s) => s.after.includes(step.id) && s.from - step.to < atOnce);
 	if (!cues.some((c) => c.kind === 'end') && !isTakenOver)
 		cues.push({ ...common, id: `${step.id}#end`, kind: 'end', at: step.to, until: step.to });
 	return cues;
+}
+
+/** What is on so long is looked at before its time, seconds. */
+const worthLook = 8 * 60;
+
+/**
+ * When a step that has a sign, or a temperature to come to, is looked at before its time: when it may be done at the soonest,
+ * at four fifths at the latest. Absent: it is short, or somebody is there anyway.
+ */
+export function lookAt(
+	step: Pick<PlannedStep, 'kind' | 'from' | 'to' | 'shortest' | 'sign' | 'pull' | 'hands'>
+): number | undefined {
+	const length = step.to - step.from;
+	if (step.kind !== 'cook' || length < worthLook || (step.sign === undefined && step.pull === undefined))
+		return undefined;
+	const isThere = (h: PlannedStep['hands'][number]) =>
+		h.whole || (h.to > step.from + 0.6 * length && h.from < step.to - 60);
+	if (step.hands.some(isThere)) return undefined;
+	return step.from + Math.round(Math.max(0.5 * length, Math.min(0.8 * length, step.shortest)));
 }
 
 /** The cue that a stretch of hands of a step makes. */

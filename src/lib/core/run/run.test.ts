@@ -3,6 +3,8 @@ import { platingsOf } from '../model/plan';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoCases, planDemo } from '../testing/demo-plan';
+import { library } from '../library/library';
+import { mealOf, planned } from '../testing/library-meal';
 import { runOf, runUntil, withEvent } from '../testing/some-run';
 import { cuesOf } from './cues';
 import { active, beginRun, instantAt, merged, originOf, readRun, undoable, type Run, type RunEvent } from './events';
@@ -344,4 +346,27 @@ describe('what was kept before', () => {
 		const read = readRun(run, today);
 		expect(read.ok ? [] : read.issues.map((i) => i.path.join('.'))).toContain('zone');
 	});
+});
+
+describe('looks before the end', () => {
+	test.each([...library.values()].map((t) => [t.id, t] as const))(
+		'%s: whatever is on for long is looked at, by somebody there or by a cue',
+		(id, t) => {
+			const plan = planned(
+				mealOf([{ technique: id, ...(t.steps.some((s) => s.ahead) ? {} : { ahead: 'evening' as const }) }])
+			);
+			const cues = cuesOf(plan);
+			expect(cues.at(-1)?.kind).toBe('serve');
+			for (const s of plan.steps.filter((x) => x.kind === 'cook' && (x.sign !== undefined || x.pull !== undefined))) {
+				const length = s.to - s.from;
+				const own = cues.filter((c) => c.step === s.id && c.kind === 'look');
+				const isThere = s.hands.some((h) => h.whole || (h.to > s.from + 0.6 * length && h.from < s.to - 60));
+				expect(own.length, s.say).toBe(isThere || length < 480 ? 0 : 1);
+				for (const c of own) {
+					expect(c.at, s.say).toBeGreaterThanOrEqual(s.from + length / 2 - 1);
+					expect(c.at, s.say).toBeLessThanOrEqual(s.from + 0.8 * length + 1);
+				}
+			}
+		}
+	);
 });

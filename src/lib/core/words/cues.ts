@@ -84,6 +84,7 @@ export function wordCue(cue: Cue, plan: Plan): CueWords {
 	const told = {
 		start: `${say}: ${formatDuration(step.to - step.from)}`,
 		touch: say,
+		look: `Look early: ${lowerFirst(say)}`,
 		end: `Time is up: ${lowerFirst(say)}`
 	};
 	return {

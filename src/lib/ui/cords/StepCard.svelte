@@ -2,6 +2,7 @@
 <script lang="ts">
 	import type { Bowl } from '../../core/model/bowls';
 	import { wordReady, wordTaken } from '../../core/words/amounts';
+	import { lookAt } from '../../core/run/cues';
 	import { getUnits } from '../units';
 	import type { SpokenPlan } from '../../core/words/speak';
 	import { formatClock, formatDuration, formatToService } from '../../core/units/time';
@@ -25,6 +26,8 @@
 	const isLast = $derived(part !== undefined && step?.to === part.ready);
 	const place = $derived([lane?.name, step?.heat, step?.vessel].filter(Boolean).join(' · '));
 	const hands = $derived(step?.hands.filter((h) => !h.whole) ?? []);
+	/** When to look before its time. */
+	const look = $derived(step ? lookAt(step) : undefined);
 	const isWhole = $derived(step?.hands.some((h) => h.whole) ?? false);
 	const units = getUnits();
 	const taken = $derived(step ? wordTaken(step, plan, bowls).map((w) => units.say(w)) : []);
@@ -95,7 +98,10 @@
 			{#if step.sign}
 				<div>
 					<dt>Sign</dt>
-					<dd>{step.sign}</dd>
+					<dd>
+						{step.sign}
+						{#if look !== undefined}<span class="soft">look from {formatClock(look)}</span>{/if}
+					</dd>
 				</div>
 			{/if}
 			<div>

@@ -9,6 +9,7 @@
 	import type { Measure } from '../../core/units/amount';
 	import Stepper from '../Stepper.svelte';
 	import SwapPreview from './SwapPreview.svelte';
+	import WaysTable from './WaysTable.svelte';
 	import Wishes from './Wishes.svelte';
 
 	interface Props {
@@ -113,6 +114,7 @@
 			Let the planner choose among {others.length} ways to make {technique.makes}
 		</label>
 		<SwapPreview {part} {technique} {others} {plan} {onpreview} ontake={ontechnique} />
+		<WaysTable {part} {technique} {others} {plan} {onpreview} ontake={ontechnique} />
 	{/if}
 	<Wishes {part} {technique} covers={part.covers ?? covers} {measure} {onwish} onremove={onunwish} />
 	<fieldset>
