@@ -1,45 +1,6 @@
 // Meals and kitchens built from nothing through the interface alone: the three house scenarios, and a newcomer's two minutes.
-import type { Locator, Page } from '@playwright/test';
+import { add, expectPlan, more, newKitchen, newMeal, part, type } from './building';
 import { expect, open, planned, test } from './test';
-
-/** Type into a field and leave it. */
-async function type(field: Locator, value: string): Promise<void> {
-	await field.fill(value);
-	await field.press('Enter');
-}
-
-/** Find a part by typing, take the first that is found. */
-async function add(page: Page, course: string, text: string, name: string): Promise<void> {
-	const field = page.getByRole('combobox', { name: `Add a part to ${course}` });
-	await field.fill(text);
-	await page.getByRole('option', { name: new RegExp(`^${name}`) }).click();
-}
-
-async function newMeal(page: Page, name: string, people: number, from: string, service: string): Promise<void> {
-	await page.getByRole('button', { name: 'New meal' }).click();
-	await page.getByText('Rename, copy, put away').click();
-	await type(page.getByLabel('This meal is called'), name);
-	await type(page.getByLabel('People', { exact: true }), String(people));
-	await type(page.getByLabel('Begin from', { exact: true }), from);
-	await type(page.getByLabel('on the table at', { exact: true }), service);
-}
-
-async function newKitchen(page: Page, like: string, name: string): Promise<void> {
-	await page.getByRole('button', { name: like }).click();
-	await page.getByText('Rename, copy, put away').click();
-	await type(page.getByLabel('This kitchen is called'), name);
-}
-
-const part = (page: Page, name: string) =>
-	page.getByRole('article').filter({ has: page.getByRole('heading', { name }) });
-const more = (page: Page, name: string) => part(page, name).getByLabel(`${name}: more`);
-
-/** The plan stands, on time, and nothing is wrong with it. */
-async function expectPlan(page: Page): Promise<void> {
-	await planned(page);
-	await expect(page.getByText('On time')).toBeVisible({ timeout: 30_000 });
-	await expect(page.getByText('No plan')).toHaveCount(0);
-}
 
 test('a newcomer plans three parts in at most twelve interactions', async ({ page }) => {
 	await open(page, '/menu');
