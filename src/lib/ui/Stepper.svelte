@@ -92,7 +92,7 @@
 		}}
 		aria-invalid={refused !== ''}
 	/>
-	{#if unit !== ''}<span class="unit">{shown.unit}</span>{/if}
+	{#if unit !== '' && unit !== 'pieces'}<span class="unit">{shown.unit}</span>{/if}
 	<button
 		type="button"
 		aria-label="{label}: more"

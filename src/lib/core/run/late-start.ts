@@ -3,7 +3,7 @@ import type { Plan } from '../model/plan';
 
 const day = 86_400;
 /** A service this long ago is still meant for today; before that, the plan is for another day, seconds. */
-const today = 6 * 3600;
+const today = 2 * 3600;
 /** Clocks are read, and services said, to five minutes. */
 const round = 300;
 /** Nobody begins on the second, seconds. */

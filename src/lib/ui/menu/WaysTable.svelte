@@ -34,13 +34,17 @@
 		['evening', 'Evening']
 	];
 
+	const wordMoves = (names: readonly string[]) =>
+		names.length === 0 ? 'nothing' : names.length < 3 ? names.join(', ') : `${names.length} other parts`;
+
 	async function compare(): Promise<void> {
 		isPlanning = true;
 		rows = others.map((t): Row => ({ technique: t, way: undefined }));
-		const now = plan;
-		// One after the other: a newer look takes the place of an older one.
-		for (const other of others) {
+		let now: Parameters<typeof wayOf>[0] = plan;
+		// One after the other: a newer look takes the place of an older one. What is there now comes first, planned as shortly.
+		for (const other of others.toSorted((a, b) => Number(b === technique) - Number(a === technique))) {
 			const found = await onpreview(other);
+			if (other === technique && 'steps' in found) now = found;
 			const row: Row =
 				'steps' in found
 					? { technique: other, way: wayOf(now, found, part.id, other) }
@@ -103,7 +107,7 @@
 										>{/if}</td
 								>
 								<td>{way.stations.join(', ')}</td>
-								<td>{way.moves.length === 0 ? 'nothing' : way.moves.join(', ')}</td>
+								<td>{wordMoves(way.moves)}</td>
 							{:else}
 								<td colspan="7">{why === undefined ? 'planning …' : `no plan: ${why[0] ?? ''}`}</td>
 							{/if}
@@ -151,12 +155,18 @@
 		vertical-align: top;
 		font-weight: 400;
 	}
+	thead th {
+		vertical-align: bottom;
+		font-weight: 700;
+	}
 	tbody th {
 		min-width: 9rem;
 		font-weight: 700;
 	}
 	.sort {
-		padding: 0 var(--space-1);
+		min-height: 0;
+		padding: 0;
+		font-size: inherit;
 		border-color: transparent;
 		background: transparent;
 		font-weight: 700;
