@@ -17,7 +17,7 @@ test('a question is answered as one types, and its address carries the inputs', 
 
 test('what cannot be reached, and what is no input, is said with its reason', async ({ page }) => {
 	await open(page, '/bench?q=core&around=water+bath&heat=50&peak=57&thickness=-4');
-	await expect(page.getByRole('alert')).toContainText('Thickness: “-4” is not between 5 and 200 mm');
+	await expect(page.getByRole('alert')).toContainText('Thickness: “-4” is too little: at least 5 mm.');
 	await expect(page.getByText('is not reached')).toBeVisible();
 	await expect(page.getByText(/\bNaN\b/)).toHaveCount(0);
 });

@@ -90,12 +90,12 @@ test('a wrong time and a wrong number are refused where they stand', async ({ pa
 	const field = page.getByLabel('Begin from', { exact: true });
 	await field.fill('late');
 	await field.press('Enter');
-	await expect(page.getByText('“late” is not a time of day. Write it like 19:30, or 7:30 pm.')).toBeVisible();
+	await expect(page.getByText('“late” is not a time of day. Write it like 19:30, 7:30 pm or 7pm.')).toBeVisible();
 	await expect(field).toHaveValue('16:45');
 	const people = page.getByLabel('People', { exact: true });
 	await people.fill('400');
 	await people.press('Enter');
-	await expect(page.getByText('People: give 1 to 60')).toBeVisible();
+	await expect(page.getByText('People: “400” is too much: at most 60.')).toBeVisible();
 });
 
 test('the supper is cooked through by its cues, with one undo, and a reload in between', async ({ page }) => {

@@ -104,7 +104,7 @@ test('the lists are measured as the cook likes, and saved as CSV', async ({ page
 	const stream = await file.createReadStream();
 	let text = '';
 	for await (const chunk of stream) text += String(chunk);
-	expect(text.split('\r\n')[0]).toBe('aisle,ingredient,to buy,for,allergens');
+	expect(text.split('\r\n')[0]).toBe('aisle,ingredient,to buy,size,for,allergens');
 	expect(text).toContain('celeriac');
 	await page.getByRole('link', { name: 'Parts' }).click();
 	await expect(part(page, 'duck').getByLabel('Thickness', { exact: true })).toHaveValue('1.18');

@@ -247,3 +247,39 @@ test('the restaurant: thirty covers, four courses, two allergies, and a cook who
 	await here.getByRole('button', { name: 'Somebody comes to help' }).click();
 	await expect(here.getByText('Helper 1')).toBeVisible();
 });
+
+test('on a phone half an hour is large, with words; the card of a step that is touched comes into view', async ({
+	page
+}) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	await begin(page, 'A family kitchen', 2);
+	await add(page, 'plates', 'potato wedges', 'Potato wedges');
+	await add(page, 'plates', 'green herb', 'Green herb sauce');
+	await expectPlan(page);
+	await page.getByRole('link', { name: 'Plan', exact: true }).click();
+	await planned(page);
+	const large = page.getByRole('region', { name: 'Half an hour' });
+	const bar = large.getByRole('listitem').getByRole('button').last();
+	await bar.click();
+	await expect(bar).toHaveAttribute('aria-pressed', 'true');
+	await expect(page.getByRole('region', { name: 'The step' })).toBeInViewport();
+	const before = await large.getByRole('heading').innerText();
+	await large.getByRole('button', { name: 'A quarter of an hour later' }).click();
+	await expect(large.getByRole('heading')).not.toHaveText(before);
+});
+
+test('fries without a fryer: boiled, dried, fried pale, fried again; and how fresh an egg is', async ({ page }) => {
+	test.slow();
+	await begin(page, 'A family kitchen', 2, '15:00', '19:30');
+	await add(page, 'plates', 'fries pot', 'Fries, in a pot of oil');
+	await expectPlan(page);
+	await page.getByRole('link', { name: 'Plan', exact: true }).click();
+	await planned(page);
+	for (const step of ['boil', 'cool', 'first', 'rest', 'hotter', 'fry'])
+		await expect(page.locator(`[data-step="fries-pot/${step}"]`).first()).toBeAttached();
+	await open(page, '/bench?q=freshness');
+	await page.getByLabel('In cold water it lies').selectOption('floating');
+	await expect(page.getByText(/Throw it away/)).toBeVisible();
+	await page.getByLabel('In cold water it lies').selectOption('tilted, the blunt end up');
+	await expect(page.getByText(/boil and peel/)).toBeVisible();
+});

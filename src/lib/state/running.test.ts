@@ -9,6 +9,7 @@ import { instantOf } from '../core/units/zoned';
 import { demoCases, planDemo } from '../core/testing/demo-plan';
 import { dataErrorOf, type DataError } from '../data/database';
 import type { EventLog } from '../data/event-log';
+import { newName } from './clocks';
 import { runKeeping } from './run-keeping';
 import { Running, type Replanner } from './running.svelte';
 import { fakeMachine, settledAfter, until, type FakeMachine } from './testing/fakes';
@@ -76,6 +77,26 @@ async function page(
 }
 const settled = () => settledAfter(20);
 const doneIn = ({ run }: Running) => active(run.events).flatMap((e) => (e.kind === 'done' ? [e.cue] : []));
+
+test('names come in the order in which they are given, on one clock reading as well', () => {
+	const wall = 1_780_000_000_000;
+	const given = Array.from({ length: 2000 }, (_, k) => newName(wall + Math.floor(k / 50)));
+	expect(given.toSorted()).toEqual(given);
+	expect(new Set(given).size).toBe(given.length);
+});
+
+test('on a clock that stands, undo takes back what was told last', () => {
+	for (let k = 0; k < 12; k++) {
+		const machine = { ...fakeMachine(evening), newId: () => newName() };
+		const running = new Running(brunch, never, machine);
+		running.skip();
+		running.done(running.view.now[0]!.id);
+		running.leave('cook-1');
+		expect(running.view.away.size).toBe(1);
+		running.undo();
+		expect([running.view.away.size, running.view.done]).toEqual([0, 1]);
+	}
+});
 
 describe('touches', () => {
 	test('however fast they come, all are kept', async () => {

@@ -115,7 +115,7 @@ describe('a newer request', () => {
 
 test('what is said to a job that is over, or never was, changes nothing', async () => {
 	const [planner] = planners;
-	const alone = planMealNow(request(brunch, 500));
+	const alone = planMealNow(request(brunch, 4000));
 	if (!planner || alone.kind !== 'plan') throw new RangeError('no planner');
 	await planner.cancel(4711);
 	await planner.hear(4711, { format: 'juntos-schedule', version: 1, problem: 'x', status: 'unknown', bound: 1e9 });

@@ -13,7 +13,7 @@
 	import { speakCue, speakMoved } from '$lib/core/words/speak';
 	import { wordFilled } from '$lib/core/words/steps';
 	import { getApp } from '$lib/state/app.svelte';
-	import { clocks, zone } from '$lib/state/clocks';
+	import { clocks, newName, zone } from '$lib/state/clocks';
 	import { Running } from '$lib/state/running.svelte';
 	import { everybody, nextHelper, postsOf, withCrew } from '$lib/core/run/posts';
 	import CrewPanel from '$lib/ui/cook/CrewPanel.svelte';
@@ -34,7 +34,7 @@
 			const kitchen = standing.crew ? withCrew(situation.kitchen, standing.crew) : situation.kitchen;
 			return app.planning.replan({ ...situation, kitchen }, standing, onPlan);
 		},
-		{ clocks, zone, newId: () => crypto.randomUUID(), by: 'this device' }
+		{ clocks, zone, newId: newName, by: 'this device' }
 	);
 	const view = $derived(running.view);
 	const nextShown = 8;

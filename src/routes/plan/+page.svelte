@@ -1,6 +1,6 @@
 <!-- Plan: the schedule as cords. -->
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { onMount, tick, untrack } from 'svelte';
 	import { browser } from '$app/environment';
 	import { page } from '$app/state';
 	import { bowlsOf } from '$lib/core/model/bowls';
@@ -13,7 +13,8 @@
 	import PartList from '$lib/ui/cords/PartList.svelte';
 	import WhatIfs from '$lib/ui/cords/WhatIfs.svelte';
 	import StepCard from '$lib/ui/cords/StepCard.svelte';
-	import { formatDuration } from '$lib/core/units/time';
+	import HalfHour from '$lib/ui/cords/HalfHour.svelte';
+	import { formatDuration, timeOfDay } from '$lib/core/units/time';
 	import { wordWaves } from '$lib/core/words/evening';
 	import { lenses, usualLens } from '$lib/ui/cords/time-axis';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
@@ -29,6 +30,19 @@
 	/** The step that the card is about. */
 	const shown = $derived(pointed ?? chosen ?? wanted);
 	const slack = $derived(wordSlack(shown));
+	let card: HTMLElement | undefined = $state();
+	/** By the clock on the wall; a page built ahead has none. */
+	let now: number | undefined = $state();
+	onMount(() => {
+		now = timeOfDay(new Date());
+	});
+
+	/** The step that the card is about; where it lies below the screen it comes into view. */
+	function choose(step: string | undefined): void {
+		chosen = step;
+		if (step !== undefined) void tick().then(() => card?.scrollIntoView({ block: 'nearest' }));
+	}
+
 	const bowls = $derived(bowlsOf(asPlanned(app.meal, planning.plan), app.techniques));
 	const waves = $derived(wordWaves(planning.plan));
 
@@ -71,6 +85,7 @@
 			What is drawn below is the plan before the last change. It is not a plan of the meal as it is now.
 		</p>
 	{/if}
+	<HalfHour plan={planning.spoken} at={now ?? planning.plan.from} chosen={chosen ?? wanted} onchoose={choose} />
 	<div class="axes" data-days={planning.plan.days !== undefined}>
 		<DaysAxis plan={planning.spoken} />
 		<figure data-state={planning.isCurrent ? 'current' : 'stale'}>
@@ -79,9 +94,7 @@
 				{lens}
 				chosen={chosen ?? wanted}
 				slack={planning.slack}
-				onchoose={(step) => {
-					chosen = step;
-				}}
+				onchoose={choose}
 				onpoint={(step) => {
 					pointed = step;
 				}}
@@ -98,7 +111,7 @@
 			}}
 		/>
 	</div>
-	<StepCard plan={planning.spoken} step={shown} {slack} {bowls} />
+	<div class="one" bind:this={card}><StepCard plan={planning.spoken} step={shown} {slack} {bowls} /></div>
 	<WhatIfs
 		found={planning.whatIfs}
 		isTrying={planning.isTrying}
@@ -148,6 +161,9 @@
 	.stale {
 		color: var(--alarm);
 		font-weight: 700;
+	}
+	.one {
+		scroll-margin-bottom: 76px;
 	}
 	figure[data-state='stale'] {
 		opacity: 0.45;

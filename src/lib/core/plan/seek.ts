@@ -87,8 +87,7 @@ export function* seek(
 			const answer = step.done ? step.value : step.value.schedule;
 			const work = answer.stats?.nodes ?? 0;
 			// Late is worth some patience; nothing at all is told soon, for what to do about it takes its time.
-			const isEnough =
-				work >= left * (answer.starts ? 1 : noneYet) && (isOnTime(answer) || answer.starts === undefined);
+			const isEnough = answer.starts ? work >= left && isOnTime(answer) : work >= Math.max(noneYet * left, leastSought);
 			const isNew = (step.done === true || step.value.improved) && answer.starts !== undefined;
 			const described = isNew ? describe(answer) : undefined;
 			if (manning === 'pooled' && described && !described.isManned) {
@@ -105,6 +104,8 @@ export function* seek(
 
 /** Where there is no plan yet, so many times the budget is spent before that is said. */
 const noneYet = 1.5;
+/** A plan is sought with so much work at the least. */
+const leastSought = 20_000;
 
 /** Whether there is an answer that lets no service wait. */
 const isOnTime = ({ slips }: Schedule) => slips !== undefined && Object.values(slips).every((slip) => slip === 0);

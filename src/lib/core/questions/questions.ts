@@ -2,7 +2,7 @@
 import { core, pan, styles } from './meat';
 import type { Question } from './question';
 import { buy, convert, hold, safety, tray } from './table';
-import { boil, calibrate, egg, guests, oil, oven, reduce } from './wet';
+import { boil, calibrate, egg, freshness, guests, oil, oven, reduce } from './wet';
 
 export const questions: readonly Question[] = [
 	core,
@@ -10,6 +10,7 @@ export const questions: readonly Question[] = [
 	styles,
 	egg,
 	guests,
+	freshness,
 	boil,
 	reduce,
 	oil,

@@ -359,6 +359,57 @@ export const guests: Question = {
 	}
 };
 
+/** How an egg lies in a bowl of cold water: by the air cell that grows as it dries through its shell. */
+const lies = {
+	'flat on the bottom': {
+		age: 'a week at the most',
+		use: 'poach, fry, soft-boil: the white stands close',
+		isEaten: true
+	},
+	'tilted, the blunt end up': {
+		age: 'one to three weeks',
+		use: 'boil and peel, scramble, omelettes: the shell lets go',
+		isEaten: true
+	},
+	'upright on its tip': {
+		age: 'three to five weeks',
+		use: 'hard-boiled, or baked right through; break it into a cup and smell it first',
+		isEaten: true
+	},
+	floating: { age: 'older than that, or cracked', use: 'nothing', isEaten: false }
+} as const;
+
+export const freshness: Question = {
+	id: 'freshness',
+	name: 'How fresh is an egg',
+	fields: [
+		choiceField('lies', 'In cold water it lies', Object.keys(lies)),
+		choiceField('smells', 'Opened, it smells', ['not opened yet', 'of nothing', 'of anything'])
+	],
+	answer(inputs) {
+		const row = lies[text(inputs, 'lies') as keyof typeof lies];
+		const reason =
+			'Water leaves through the shell and air takes its place: an egg loses about 0.4 % of its weight in a week in the cold, five times that in a warm room. It tells age, not safety: a fresh egg may carry salmonella.';
+		if (!row.isEaten || text(inputs, 'smells') === 'of anything') {
+			return {
+				lines: [{ say: 'Age', value: row.age }],
+				cautions: ['Throw it away: an egg that floats or smells is not worth the risk.'],
+				reason
+			};
+		}
+		return {
+			lines: [
+				{ say: 'Good for', value: row.use },
+				{ say: 'Age, kept in the cold', value: row.age }
+			],
+			cautions: [
+				'It tells how old it is, not whether it is safe: runny eggs are not for pregnant, very young, old or ill guests.'
+			],
+			reason
+		};
+	}
+};
+
 export const calibrate: Question = {
 	id: 'calibrate',
 	name: 'Time a litre',

@@ -50,7 +50,7 @@
 	<div class="grip">{@render handle()}<Swatch tone={part.tone} /></div>
 	<div class="what">
 		<h3>
-			{part.name}{#if part.covers}<span class="soft for">for {part.covers}</span>{/if}
+			{part.name}{#if part.covers}<span class="soft many">for {part.covers}</span>{/if}
 		</h3>
 		{#if isChosen}<p class="soft">the planner’s choice: {takenName}</p>
 		{:else if technique.name !== part.name}<p class="soft">{technique.name}</p>{/if}
@@ -142,7 +142,7 @@
 		padding-top: var(--space-1);
 		overflow-wrap: anywhere;
 	}
-	.for {
+	.many {
 		margin-left: 0.3em;
 	}
 	.soft {

@@ -161,30 +161,55 @@ const potFries: Technique = {
 			'oil',
 			'preheat',
 			'Heat the oil',
-			computed({ kind: 'hot-oil', litres: each(0.25, 1), to: 185 }),
+			computed({ kind: 'hot-oil', litres: each(0.25, 1), to: 150 }),
 			touches([[0, 30, 'Oil on, pot half full at the most']]),
 			{
 				need: burner(1500),
 				heat: 'medium-high',
-				sign: '185 °C; a fry sizzles at once.',
+				sign: '150 °C; a fry sizzles gently.',
 				cautions: [hotOil]
 			}
 		),
 		does(
-			'fry',
+			'first',
 			'cook',
-			'Fry the fries crisp',
-			about(270, 0, [0.8, 1.3]),
+			'Fry once, pale',
+			about(240, 0, [0.8, 1.3]),
 			touches([
 				[0, 20, 'Fries in, a handful at a time, away from you'],
-				[0.5, 10, 'Move them once'],
-				[1, 25, 'Fries out onto paper']
+				[1, 25, 'Fries out onto a rack']
 			]),
 			{
 				need: burner(1500),
 				load: laid('oil', each(14), 0.07, metres('size', 0.5), 'pieces'),
-				heat: '185 °C',
+				heat: '150 °C',
 				after: ['oil:60', 'cool:7200'],
+				sign: 'A dry, pale skin; no colour.',
+				cautions: [hotOil]
+			}
+		),
+		does('rest', 'rest', 'Let the fries rest on the rack', about(480), none, { after: ['first:60'] }),
+		does('hotter', 'preheat', 'Heat the oil on, to 190 °C', about(210), touches([[0, 10, 'Heat up, to 190 °C']]), {
+			need: burner(1500),
+			heat: 'medium-high',
+			after: ['first'],
+			sign: '190 °C; a fry dances.',
+			cautions: [hotOil]
+		}),
+		does(
+			'fry',
+			'cook',
+			'Fry again, crisp',
+			about(150, 0, [0.8, 1.3]),
+			touches([
+				[0, 20, 'Fries in, away from you'],
+				[1, 25, 'Fries out, shake']
+			]),
+			{
+				need: burner(1500),
+				load: laid('oil', each(14), 0.07, metres('size', 0.5), 'pieces'),
+				heat: '190 °C',
+				after: ['hotter:60', 'rest:7200'],
 				sign: 'Deep gold, sounds hollow.',
 				cautions: [hotOil]
 			}
