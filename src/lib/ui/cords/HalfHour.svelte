@@ -101,6 +101,8 @@
 	}
 	li button {
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
+		justify-content: stretch;
 		justify-items: stretch;
 		gap: 4px;
 		width: 100%;
@@ -120,6 +122,9 @@
 	.soft {
 		color: var(--ink-soft);
 		font-size: var(--text-s);
+	}
+	.words .soft {
+		display: block;
 	}
 	.track {
 		position: relative;
