@@ -2,6 +2,7 @@
 import type { Technique } from '../model/technique';
 import { breadsAndDrinks } from './techniques/breads-and-drinks';
 import { ducks } from './techniques/duck';
+import { beatenEggs } from './techniques/beaten-eggs';
 import { eggWays } from './techniques/eggs';
 import { shellEggs } from './techniques/eggs-in-the-shell';
 import { fishes } from './techniques/fish';
@@ -31,6 +32,7 @@ const families: readonly (readonly Technique[])[] = [
 	fishes,
 	seafood,
 	eggWays,
+	beatenEggs,
 	shellEggs,
 	vegetableDishes,
 	vegetables,
