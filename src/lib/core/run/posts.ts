@@ -6,6 +6,8 @@ import type { View } from './view';
 
 type Cook = Kitchen['cooks'][number];
 
+/** How the ids of those begin who came to help: stations come back, too. */
+const helping = 'helper-';
 /** What those are called who came to help. */
 const helperName = (id: string) => `Helper ${id.replace(/^\D+/, '')}`;
 
@@ -13,8 +15,8 @@ const helperName = (id: string) => `Helper ${id.replace(/^\D+/, '')}`;
 export function nextHelper({ joined }: Pick<Facts, 'joined'>, kitchen: Pick<Kitchen, 'cooks'>): string {
 	const taken = new Set([...joined, ...kitchen.cooks.map((c) => c.id)]);
 	let n = 1;
-	while (taken.has(`helper-${n}`)) n++;
-	return `helper-${n}`;
+	while (taken.has(`${helping}${n}`)) n++;
+	return `${helping}${n}`;
 }
 
 /** All who were here at any time of the run, in the kitchen's order, then those who came. */
@@ -22,7 +24,7 @@ export function everybody(
 	{ away, joined }: Pick<Facts, 'away' | 'joined'>,
 	kitchen: Pick<Kitchen, 'cooks'>
 ): readonly { readonly cook: Cook; readonly isHere: boolean }[] {
-	const came = joined.filter((id) => !kitchen.cooks.some((c) => c.id === id));
+	const came = joined.filter((id) => id.startsWith(helping) && !kitchen.cooks.some((c) => c.id === id));
 	return [...kitchen.cooks, ...came.map((id) => ({ id, name: helperName(id) }))].map((cook) => ({
 		cook,
 		isHere: !away.has(cook.id)

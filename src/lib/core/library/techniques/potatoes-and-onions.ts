@@ -1,5 +1,5 @@
 // Potatoes baked whole, as fries from the oven and from a pot of oil, boiled before they are fried; onions to caramel.
-import type { Technique } from '../../model/technique';
+import type { Step, Technique } from '../../model/technique';
 import {
 	about,
 	boils,
@@ -123,6 +123,35 @@ const ovenFries: Technique = {
 	plate: plated('season', 6, 'fried crust')
 };
 
+/** A handful at a time through a pot of hot oil. */
+const friedInPot = (
+	id: string,
+	say: string,
+	seconds: number,
+	heat: string,
+	out: string,
+	after: readonly string[],
+	sign: string
+): Step =>
+	does(
+		id,
+		'cook',
+		say,
+		about(seconds, 0, [0.8, 1.3]),
+		touches([
+			[0, 20, 'Fries in, a handful at a time, away from you'],
+			[1, 25, out]
+		]),
+		{
+			need: burner(1500),
+			load: laid('oil', each(14), 0.07, metres('size', 0.5), 'pieces'),
+			heat,
+			after,
+			sign,
+			cautions: [hotOil]
+		}
+	);
+
 const potFries: Technique = {
 	id: 'fries-pot',
 	name: 'Fries, in a pot of oil',
@@ -170,23 +199,14 @@ const potFries: Technique = {
 				cautions: [hotOil]
 			}
 		),
-		does(
+		friedInPot(
 			'first',
-			'cook',
 			'Fry once, pale',
-			about(240, 0, [0.8, 1.3]),
-			touches([
-				[0, 20, 'Fries in, a handful at a time, away from you'],
-				[1, 25, 'Fries out onto a rack']
-			]),
-			{
-				need: burner(1500),
-				load: laid('oil', each(14), 0.07, metres('size', 0.5), 'pieces'),
-				heat: '150 °C',
-				after: ['oil:60', 'cool:7200'],
-				sign: 'A dry, pale skin; no colour.',
-				cautions: [hotOil]
-			}
+			240,
+			'150 °C',
+			'Fries out onto a rack',
+			['oil:60', 'cool:7200'],
+			'A dry, pale skin; no colour.'
 		),
 		does('rest', 'rest', 'Let the fries rest on the rack', about(480), none, { after: ['first:60'] }),
 		does('hotter', 'preheat', 'Heat the oil on, to 190 °C', about(210), touches([[0, 10, 'Heat up, to 190 °C']]), {
@@ -196,23 +216,14 @@ const potFries: Technique = {
 			sign: '190 °C; a fry dances.',
 			cautions: [hotOil]
 		}),
-		does(
+		friedInPot(
 			'fry',
-			'cook',
 			'Fry again, crisp',
-			about(150, 0, [0.8, 1.3]),
-			touches([
-				[0, 20, 'Fries in, away from you'],
-				[1, 25, 'Fries out, shake']
-			]),
-			{
-				need: burner(1500),
-				load: laid('oil', each(14), 0.07, metres('size', 0.5), 'pieces'),
-				heat: '190 °C',
-				after: ['hotter:60', 'rest:7200'],
-				sign: 'Deep gold, sounds hollow.',
-				cautions: [hotOil]
-			}
+			150,
+			'190 °C',
+			'Fries out, shake',
+			['hotter:60', 'rest:7200'],
+			'Deep gold, sounds hollow.'
 		),
 		finishes('season', 'Salt the fries', 20, 0.3, { after: ['fry:30'] })
 	],

@@ -1,5 +1,5 @@
 // No plan: which promise to break, at the least cost. Every cure is a plan that was really found.
-import { withoutPart, withService, withSetting, withTechnique } from '../../model/edit-meal';
+import { freeId, withoutPart, withService, withSetting, withTechnique } from '../../model/edit-meal';
 import type { Meal, Part } from '../../model/meal';
 import type { Plan } from '../../model/plan';
 import type { Step, Technique } from '../../model/technique';
@@ -184,7 +184,13 @@ const attempts: Record<Promised, (request: Sought) => readonly (readonly Attempt
 	},
 	alone: (request) => {
 		const { kitchen } = request;
-		const helper = { id: 'helper', name: 'A helper' };
+		const helper = {
+			id: freeId(
+				kitchen.cooks.map((c) => c.id),
+				'helper'
+			),
+			name: 'A helper'
+		};
 		return [
 			[
 				{
