@@ -2,15 +2,13 @@
 <script lang="ts">
 	import { serviceOf, type Meal } from '../core/model/meal';
 	import type { Kitchen } from '../core/model/kitchen';
-	import { formatClock, formatDuration, timeOfDay } from '../core/units/time';
+	import { formatClock, formatDuration } from '../core/units/time';
 	import { isHard } from '../core/plan/warnings';
 	import { clock } from '../core/safety/rules';
-	import { wordBegin, wordLateStart } from '../core/words/evening';
-	import { lateStart } from '../core/run/late-start';
-	import { withBeginningAt } from '../core/model/edit-meal';
-	import { onMount } from 'svelte';
+	import { wordBegin } from '../core/words/evening';
 	import { wordCare } from '../core/words/steps';
 	import type { Planning } from '../state/planning.svelte';
+	import LateStart from './LateStart.svelte';
 	import { getUnits } from './units';
 
 	interface Props {
@@ -25,19 +23,6 @@
 
 	const units = getUnits();
 
-	/** By the clock on the wall; a page built ahead has none. */
-	let now: number | undefined = $state();
-	onMount(() => {
-		const read = () => {
-			now = timeOfDay(new Date());
-		};
-		read();
-		const ticking = setInterval(read, 20_000);
-		return () => {
-			clearInterval(ticking);
-		};
-	});
-
 	const { plan, isCurrent, isWorking, spent, problems, cures } = $derived(planning);
 
 	const cooks = $derived(kitchen.cooks.length === 1 ? 'one cook' : `${kitchen.cooks.length} cooks`);
@@ -49,7 +34,6 @@
 			.join(', ')
 	);
 	const late = $derived(plan.services.filter((s) => s.at > s.due));
-	const begun = $derived(isOf && !isEmpty && now !== undefined ? lateStart(plan, now) : undefined);
 	const longest = $derived(
 		plan.parts.reduce(
 			(a, b) => (b.wait - b.free > a.wait - a.free ? b : a),
@@ -121,18 +105,14 @@
 		</div>
 	{/if}
 </div>
-{#if begun && problems.length === 0 && now !== undefined}
-	{@const at = now}
-	<p class="clocked" role="status">
-		{wordLateStart(plan, begun)}
-		<button
-			type="button"
-			onclick={() => {
-				oncure({ meal: withBeginningAt(meal, at, begun.by) });
-			}}>Begin now, serve {formatClock(begun.possible)}</button
-		>
-		<span class="soft">Or leave it: the plan is for another day.</span>
-	</p>
+{#if isOf && !isEmpty && problems.length === 0}
+	<LateStart
+		{plan}
+		{meal}
+		onbegin={(changed) => {
+			oncure({ meal: changed });
+		}}
+	/>
 {/if}
 {#if unsafe.length > 0 && problems.length === 0}
 	<ul class="problems" role="alert" aria-label="Not safe as it is">
@@ -189,16 +169,6 @@
 	.state {
 		margin-left: auto;
 		text-align: right;
-	}
-	.clocked {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: var(--space-1) var(--space-3);
-		padding: var(--space-2) var(--space-4);
-		border-left: 6px solid var(--saffron);
-		border-radius: var(--corner);
-		background: var(--saffron-wash);
 	}
 	.guests {
 		color: var(--alarm);
