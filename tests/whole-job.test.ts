@@ -192,6 +192,16 @@ test('an evening that should have begun is said, with what is possible; one touc
 	await type(page.getByLabel('Begin from', { exact: true }), '16:00');
 	await type(page.getByLabel('on the table at', { exact: true }), '18:00');
 	await expect(page.getByText(/should have been on the table 50 min ago/)).toBeVisible({ timeout: 60_000 });
+	// What is being cooked has begun: nobody is asked to begin it.
+	await page.getByRole('link', { name: 'Cook', exact: true }).click();
+	await page.getByRole('button', { name: 'To the next cue' }).click();
+	await page
+		.getByRole('button', { name: /^Done: / })
+		.first()
+		.click();
+	await page.getByRole('link', { name: 'Plan', exact: true }).click();
+	await planned(page);
+	await expect(page.getByText(/By this clock/)).toHaveCount(0);
 });
 
 test('the restaurant: thirty covers, four courses, two allergies, and a cook who leaves', async ({ page }) => {

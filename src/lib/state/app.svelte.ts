@@ -10,7 +10,8 @@ import { shelfOf, techniquesFor, withNamedOwn, withOwn, type Meal } from '../cor
 import type { Plan } from '../core/model/plan';
 import type { Technique } from '../core/model/technique';
 import type { WhatIf } from '../core/plan/advise/what-if';
-import type { Run } from '../core/run/events';
+import { active, type Run } from '../core/run/events';
+import { dateAt } from '../core/units/zoned';
 import { DataError, type KeptRecord } from '../data/database';
 import { Saver, type Clash } from '../data/saver';
 import { openTabs, type SavedNews, type Tabs } from '../data/tabs';
@@ -156,6 +157,12 @@ export class App {
 		this.flush();
 		this.tabs?.close();
 		this.planning.close();
+	}
+
+	/** Whether a meal is being cooked, or was, today. */
+	async isCooked(meal: string): Promise<boolean> {
+		const run = await this.keeping?.load(meal);
+		return run !== undefined && active(run.events).length > 0 && run.date === dateAt(Date.now(), run.zone);
 	}
 
 	/** How runs are kept; `undefined` where the browser keeps nothing. */

@@ -11,10 +11,11 @@
 	interface Props {
 		plan: Plan;
 		meal: Meal;
+		isCooked: (meal: string) => Promise<boolean>;
 		/** Put the meal in force that begins now. */
 		onbegin: (meal: Meal) => void;
 	}
-	const { plan, meal, onbegin }: Props = $props();
+	const { plan, meal, isCooked, onbegin }: Props = $props();
 
 	/** By the clock on the wall; a page built ahead has none. */
 	let now: number | undefined = $state();
@@ -29,7 +30,15 @@
 		};
 	});
 
-	const late = $derived(now === undefined ? undefined : lateStart(plan, now));
+	/** The meal that is known not to be cooked yet. */
+	let waiting = $state('');
+	$effect(() => {
+		const { id } = meal;
+		void isCooked(id).then((is) => {
+			waiting = is ? '' : id;
+		});
+	});
+	const late = $derived(now === undefined || waiting !== meal.id ? undefined : lateStart(plan, now));
 </script>
 
 {#if late && now !== undefined}
@@ -42,7 +51,7 @@
 				onbegin(withBeginningAt(meal, at, late.by));
 			}}>Begin now, serve {formatClock(late.possible)}</button
 		>
-		<span class="soft">Or leave it: it is being cooked, or the plan is for another day.</span>
+		<span class="soft">Or leave it: the plan is for another day.</span>
 	</p>
 {/if}
 

@@ -18,8 +18,10 @@
 		kitchen: Kitchen;
 		/** Put the meal of a cure in force. */
 		oncure: (cure: { readonly meal: Meal }) => void;
+		/** Whether a meal is being cooked today: then it has begun. */
+		isCooked: (meal: string) => Promise<boolean>;
 	}
-	const { planning, meal, kitchen, oncure }: Props = $props();
+	const { planning, meal, kitchen, oncure, isCooked }: Props = $props();
 
 	const units = getUnits();
 
@@ -109,6 +111,7 @@
 	<LateStart
 		{plan}
 		{meal}
+		{isCooked}
 		onbegin={(changed) => {
 			oncure({ meal: changed });
 		}}

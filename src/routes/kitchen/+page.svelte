@@ -84,6 +84,7 @@
 	oncure={(cure) => {
 		app.apply(cure);
 	}}
+	isCooked={(id) => app.isCooked(id)}
 />
 <section class="floor" aria-label="The floor">
 	<FloorDrawing

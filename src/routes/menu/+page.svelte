@@ -165,6 +165,7 @@
 			oncure={(cure) => {
 				app.apply(cure);
 			}}
+			isCooked={(id) => app.isCooked(id)}
 		/>
 		{#if isOf && meal.parts.length > 0}
 			<a href="/plan" aria-label="Open the plan"><Cords plan={planning.spoken} isSmall /></a>

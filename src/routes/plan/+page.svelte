@@ -75,6 +75,7 @@
 	oncure={(cure) => {
 		app.apply(cure);
 	}}
+	isCooked={(id) => app.isCooked(id)}
 />
 {#if planning.plan.meal === app.meal.id}<p class="try">
 		Try this: change a thickness or the service time in the <a href="/menu">Menu</a>, and watch the cords follow.
