@@ -15,7 +15,7 @@
 	import { getApp } from '$lib/state/app.svelte';
 	import { clocks, newName, zone } from '$lib/state/clocks';
 	import { Running } from '$lib/state/running.svelte';
-	import { everybody, nextHelper, postsOf, withCrew } from '$lib/core/run/posts';
+	import { nextHelper, withCrew } from '$lib/core/run/posts';
 	import CrewPanel from '$lib/ui/cook/CrewPanel.svelte';
 	import ClockBar from '$lib/ui/cook/ClockBar.svelte';
 	import NextList from '$lib/ui/cook/NextList.svelte';
@@ -45,23 +45,6 @@
 	const now = $derived(view.now.filter(isShown).map(spoken));
 	const next = $derived(view.next.filter(isShown).slice(0, nextShown).map(spoken));
 	const kitchen = $derived(app.situationOf(app.meals.find((m) => m.id === plan.meal) ?? app.meal).kitchen);
-	const crew = $derived.by(() => {
-		const all = everybody(view, kitchen);
-		const posts = postsOf(
-			view,
-			all.map((e) => e.cook.id)
-		);
-		return all.map(({ cook, isHere }, i) => {
-			const post = posts[i];
-			const say = (cue: Cue | undefined) => cue && spoken(cue);
-			return {
-				id: cook.id,
-				name: cook.name,
-				isHere,
-				post: isHere && post ? { ...post, now: say(post.now), next: say(post.next) } : undefined
-			};
-		});
-	});
 	const on = $derived(
 		view.on.map((o) => ({
 			...o,
@@ -212,7 +195,9 @@
 		<section aria-label="Who is here">
 			<h2>Who is here</h2>
 			<CrewPanel
-				{crew}
+				{view}
+				{kitchen}
+				{spoken}
 				{wallOf}
 				shown={only}
 				onshow={(cook) => {

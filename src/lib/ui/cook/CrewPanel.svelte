@@ -2,17 +2,18 @@
 <script lang="ts">
 	import UserMinus from '@lucide/svelte/icons/user-minus';
 	import UserPlus from '@lucide/svelte/icons/user-plus';
-	import type { Post } from '../../core/run/posts';
+	import type { Kitchen } from '../../core/model/kitchen';
+	import type { Cue } from '../../core/run/cues';
+	import { everybody, postsOf } from '../../core/run/posts';
+	import type { View } from '../../core/run/view';
 	import type { SpokenCue } from '../../core/words/speak';
 	import { formatClock } from '../../core/units/time';
 
 	interface Props {
-		crew: readonly {
-			readonly id: string;
-			readonly name: string;
-			readonly isHere: boolean;
-			readonly post: (Omit<Post, 'now' | 'next'> & Record<'now' | 'next', SpokenCue | undefined>) | undefined;
-		}[];
+		view: View;
+		/** Of the meal that is cooked. */
+		kitchen: Kitchen;
+		spoken: (cue: Cue) => SpokenCue;
 		wallOf: (clock: number) => number;
 		/** Whose cues are shown; empty: everybody's. */
 		shown: string;
@@ -21,7 +22,19 @@
 		onback: (cook: string) => void;
 		onhelp: () => void;
 	}
-	const { crew, wallOf, shown, onshow, onleave, onback, onhelp }: Props = $props();
+	const { view, kitchen, spoken, wallOf, shown, onshow, onleave, onback, onhelp }: Props = $props();
+	const crew = $derived.by(() => {
+		const all = everybody(view, kitchen);
+		const posts = postsOf(
+			view,
+			all.map((e) => e.cook.id)
+		);
+		const say = (cue: Cue | undefined) => cue && spoken(cue);
+		return all.map(({ cook: { id, name }, isHere }, i) => {
+			const post = isHere ? posts[i] : undefined;
+			return { id, name, isHere, post: post && { lane: post.lane, now: say(post.now), next: say(post.next) } };
+		});
+	});
 	const here = $derived(crew.filter((c) => c.isHere).length);
 </script>
 

@@ -1,22 +1,12 @@
 <!-- Another way to make a part, and what it would do to the plan, before it is taken. -->
 <script lang="ts">
 	import type { Plan } from '../../core/model/plan';
-	import type { SpokenPlan } from '../../core/words/speak';
 	import type { Technique } from '../../core/model/technique';
 	import { compared } from '../../core/plan/advise/compared';
 	import { formatDuration } from '../../core/units/time';
+	import type { WaysProps } from './ways';
 
-	interface Props {
-		part: { readonly id: string; readonly name: string };
-		technique: Technique;
-		/** Techniques that make the same. */
-		others: readonly Technique[];
-		plan: SpokenPlan;
-		/** A quick plan with the technique, or why there is none. */
-		onpreview: (technique: Technique) => Promise<Plan | readonly string[]>;
-		ontake: (technique: Technique) => void;
-	}
-	const { part, technique, others, plan, onpreview, ontake }: Props = $props();
+	const { part, technique, others, plan, onpreview, ontake }: WaysProps = $props();
 
 	let looked: { readonly technique: Technique; readonly found: Promise<Plan | readonly string[]> } | undefined =
 		$state.raw();

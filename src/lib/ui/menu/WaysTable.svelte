@@ -1,20 +1,11 @@
 <!-- All ways to make a part in one table, each planned with the rest of the meal; sorted by any column, taken from here. -->
 <script lang="ts">
-	import type { Plan } from '../../core/model/plan';
 	import type { Technique } from '../../core/model/technique';
 	import { sortedWays, wayOf, type Way, type WayColumn } from '../../core/plan/advise/ways';
-	import type { SpokenPlan } from '../../core/words/speak';
 	import { formatClock, formatDuration } from '../../core/units/time';
+	import type { WaysProps } from './ways';
 
-	interface Props {
-		part: { readonly id: string; readonly name: string };
-		technique: Technique;
-		others: readonly Technique[];
-		plan: SpokenPlan;
-		onpreview: (technique: Technique) => Promise<Plan | readonly string[]>;
-		ontake: (technique: Technique) => void;
-	}
-	const { part, technique, others, plan, onpreview, ontake }: Props = $props();
+	const { part, technique, others, plan, onpreview, ontake }: WaysProps = $props();
 
 	interface Row {
 		readonly technique: Technique;

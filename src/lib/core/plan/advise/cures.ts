@@ -58,6 +58,8 @@ const by = [5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240].map((minutes) => minut
 const mostParts = 3;
 /** And of other ways to make one no more than so many are tried. */
 const mostWays = 3;
+/** For so many parts at the most: the promises after that are waited for. */
+const mostRemade = 8;
 
 /**
  * Cures of a request that has no plan, in the order in which the cook would break promises. Of one promise the least breach
@@ -102,7 +104,7 @@ const attempts: Record<Promised, (request: Sought) => readonly (readonly Attempt
 		const all = new Map(techniques.map((t) => [t.id, t]));
 		const attempt = (part: Part, way: string, next: Meal) =>
 			changed({ ...request, techniques, meal }, `way ${part.id} ${way}`, { kind: 'way', part: part.name, way }, next);
-		return meal.parts.map((part) => {
+		const chains = meal.parts.map((part) => {
 			const technique = all.get(part.technique);
 			if (!technique || part.choose) return [];
 			const turns = technique.parameters.find((p) => p.id === 'turns');
@@ -119,6 +121,7 @@ const attempts: Record<Promised, (request: Sought) => readonly (readonly Attempt
 				...others.slice(0, mostWays).map((t) => attempt(part, t.name, withTechnique(meal, part.id, t, all)))
 			];
 		});
+		return chains.filter((chain) => chain.length > 0).slice(0, mostRemade);
 	},
 	start: (request) => {
 		const { meal, standing } = request;
