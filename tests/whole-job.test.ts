@@ -293,3 +293,41 @@ test('fries without a fryer: boiled, dried, fried pale, fried again; and how fre
 	await page.getByLabel('In cold water it lies').selectOption('tilted, the blunt end up');
 	await expect(page.getByText(/boil and peel/)).toBeVisible();
 });
+
+test('several vegetables share a tray, each added at its own minute; drawn with all that lies on it', async ({
+	page
+}) => {
+	await begin(page, 'A family kitchen', 2);
+	for (const [text, name] of [
+		['carrots roast', 'Carrots, roasted'],
+		['onions roast', 'Onions and peppers, roasted'],
+		['asparagus roast', 'Asparagus, roasted']
+	] as const)
+		await add(page, 'plates', text, name);
+	for (const name of ['Onions and peppers, roasted', 'Asparagus, roasted']) {
+		await more(page, name).click();
+		await part(page, name).getByLabel('Shares the tray of').selectOption('Carrots, roasted, added at its own minute');
+	}
+	await expect(
+		part(page, 'Carrots, roasted').getByText('on one tray with Onions and peppers, roasted, Asparagus, roasted')
+	).toBeVisible();
+	await part(page, 'Carrots, roasted').getByLabel('Tossed').selectOption('past half way: browner below');
+	await expectPlan(page);
+	await page.getByRole('link', { name: 'Trays and batches' }).click();
+	const loads = page.getByRole('region', { name: 'Loads' });
+	await expect(loads.getByRole('img', { name: /pieces of Carrots.*pieces of Asparagus.*to scale/ })).toBeVisible();
+	await expect(loads.getByText(/Asparagus, roasted \d+ min later/)).toBeVisible();
+	await expect(loads.getByText(/pieces shrink as they lose water/)).toBeVisible();
+	await page.getByRole('link', { name: 'Plan', exact: true }).click();
+	await planned(page);
+	await page
+		.getByRole('button', { name: /Roast the asparagus/ })
+		.first()
+		.focus();
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('region', { name: 'The step' }).getByText(/Asparagus onto the tray/)).toBeVisible();
+	// Too many for the trays there are: they go apart, and it is said.
+	await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Menu' }).click();
+	await type(page.getByLabel('People', { exact: true }), '14');
+	await expect(part(page, 'Carrots, roasted').getByText(/they go apart/)).toBeVisible();
+});

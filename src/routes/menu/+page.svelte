@@ -5,6 +5,7 @@
 	import {
 		movedPart,
 		placedPart,
+		trayMates,
 		vesselLink,
 		withCourse,
 		withCourseName,
@@ -16,11 +17,14 @@
 		withService,
 		withSetting,
 		withTechnique,
+		withTrayOf,
 		withVesselOf,
 		withWish
 	} from '$lib/core/model/edit-meal';
 	import type { Part } from '$lib/core/model/meal';
 	import type { Technique } from '$lib/core/model/technique';
+	import { traysOf } from '$lib/core/plan/compile/trays';
+	import { wordApart } from '$lib/core/words/loads';
 	import { getApp } from '$lib/state/app.svelte';
 	import { shown } from '$lib/state/table';
 	import Cords from '$lib/ui/cords/Cords.svelte';
@@ -29,6 +33,7 @@
 	import PartRow from '$lib/ui/menu/PartRow.svelte';
 	import PlatingList from '$lib/ui/menu/PlatingList.svelte';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
+	import { getUnits } from '$lib/ui/units';
 	import TimeField from '$lib/ui/TimeField.svelte';
 
 	const app = getApp();
@@ -41,6 +46,16 @@
 	const vesselsFor = (part: Part) =>
 		meal.parts.filter((p) => p.id !== part.id && vesselLink(meal, p.id, part.id, techniques) !== undefined);
 	const vesselOf = (part: Part) => meal.links.find((l) => l.sameVessel && l.to.part === part.id)?.from.part;
+	const trays = $derived(traysOf(meal, app.kitchen, techniques));
+	const units = getUnits();
+	/** What a part lies on with others, or why it does not. */
+	function traySaid(part: Part) {
+		const apart = trays.apart.find((a) => a.parts.some((p) => p.id === part.id));
+		if (apart) return { text: units.say(wordApart(apart)), isApart: true };
+		const shared = trays.shared.find((s) => s.members.some((m) => m.part.id === part.id));
+		const others = shared?.members.filter((m) => m.part.id !== part.id).map((m) => m.part.name) ?? [];
+		return others.length > 0 ? { text: `on one tray with ${others.join(', ')}`, isApart: false } : undefined;
+	}
 </script>
 
 <div class="columns">
@@ -98,6 +113,8 @@
 								plan={planning.spoken}
 								vessels={vesselsFor(part)}
 								vesselOf={vesselOf(part)}
+								mates={trayMates(meal, part, techniques)}
+								traySaid={traySaid(part)}
 								onsetting={(parameter, value, usual) => {
 									app.changeMeal(withSetting(meal, part.id, parameter, value, usual));
 								}}
@@ -106,6 +123,9 @@
 								}}
 								onvessel={(other) => {
 									app.changeMeal(withVesselOf(meal, part.id, other, techniques));
+								}}
+								ontray={(other) => {
+									app.changeMeal(withTrayOf(meal, part.id, other));
 								}}
 								onwish={(wish) => {
 									app.changeMeal(withWish(meal, part.id, wish));

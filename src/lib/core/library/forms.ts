@@ -22,7 +22,7 @@ export const none: Hands = { kind: 'none' };
  * seconds, words, seconds for each piece].
  */
 export function touches(
-	at: readonly (readonly [share: number, seconds: number, say: string, each?: number])[],
+	at: readonly (readonly [share: Quantity, seconds: number, say: string, each?: number])[],
 	every?: readonly [interval: Quantity, seconds: number, say: string, each?: number]
 ): Hands {
 	const touch = (seconds: number, say: string, each?: number) => ({ seconds, say, ...(each ? { each } : {}) });

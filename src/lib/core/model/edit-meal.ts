@@ -1,7 +1,7 @@
 // Changes to a meal, each of which leaves it consistent: links whose steps are gone go with them.
 import type { VesselKind } from './kitchen';
 import { serviceOf, type Evening, type Guest, type Meal, type Part, type Wish } from './meal';
-import type { Technique } from './technique';
+import { commonSettings, trayStep, type Technique } from './technique';
 
 type Techniques = ReadonlyMap<string, Technique>;
 const tones = 8;
@@ -104,11 +104,59 @@ export function withTechnique(meal: Meal, part: string, technique: Technique, te
 		settings: fitting(p.settings),
 		...(p.wishes ? { wishes: p.wishes.map((w) => ({ ...w, settings: fitting(w.settings) })) } : {})
 	}));
-	return withoutDeadLinks(next, techniques);
+	return withTraysSettled(withoutDeadLinks(next, techniques), trayStep(technique) ? undefined : part);
 }
 
 export function withoutPart(meal: Meal, part: string, techniques: Techniques): Meal {
-	return withoutDeadLinks({ ...meal, parts: meal.parts.filter((p) => p.id !== part) }, techniques);
+	return withTraysSettled(withoutDeadLinks({ ...meal, parts: meal.parts.filter((p) => p.id !== part) }, techniques));
+}
+
+/** A part on the tray of another, with all that lies on its own; `undefined`: on one of its own. */
+export function withTrayOf(meal: Meal, part: string, other: string | undefined): Meal {
+	const host = other === undefined ? undefined : (meal.parts.find((p) => p.id === other)?.trayOf ?? other);
+	if (host === part) return meal;
+	const parts = meal.parts.map((p) => {
+		const isMoved = p.id === part || (host !== undefined && p.trayOf === part);
+		return isMoved ? onTray(p, host) : p;
+	});
+	return withTraysSettled({ ...meal, parts });
+}
+
+function onTray(part: Part, host: string | undefined): Part {
+	const own = { ...part };
+	delete own.trayOf;
+	return host === undefined ? own : { ...own, trayOf: host };
+}
+
+/** Parts of its course that a part could share a tray with. */
+export function trayMates(meal: Meal, part: Part, techniques: Techniques): readonly Part[] {
+	const step = trayStep(techniques.get(part.technique));
+	if (!step || part.choose === true) return [];
+	return meal.parts.filter((p) => {
+		const other = trayStep(techniques.get(p.technique));
+		const isBeside = p.id !== part.id && p.course === part.course && p.choose !== true;
+		return isBeside && other !== undefined && commonSettings([step, other]).length > 0;
+	});
+}
+
+/**
+ * Trays whose first part has gone, or has moved to another course or onto another tray: the next on each has it.
+ *
+ * @param off a part that lies on no tray any more
+ */
+function withTraysSettled(meal: Meal, off?: string): Meal {
+	const heirs = new Map<string, string>();
+	const parts = meal.parts.map((p) => {
+		if (p.trayOf === undefined) return p;
+		if (p.id === off) return onTray(p, undefined);
+		const host = meal.parts.find((o) => o.id === p.trayOf);
+		if (host?.course === p.course && host.trayOf === undefined && host.id !== off) return p;
+		const key = `${p.trayOf} ${p.course}`;
+		const heir = heirs.get(key);
+		if (heir === undefined) heirs.set(key, p.id);
+		return onTray(p, heir);
+	});
+	return { ...meal, parts };
 }
 
 /** A new part, last in its course, with an id of its own and the tone least used. */
@@ -206,7 +254,7 @@ export function placedPart(meal: Meal, part: string, course: string, at: number)
 	const within = others.filter((p) => p.course === course);
 	const next = within[at];
 	const index = next ? others.indexOf(next) : others.length;
-	return { ...meal, parts: others.toSpliced(index, 0, { ...moving, course }) };
+	return withTraysSettled({ ...meal, parts: others.toSpliced(index, 0, { ...moving, course }) });
 }
 
 /** Some facts of a part changed: its name, how many it is for, whether the planner chooses, what is made before. */

@@ -44,6 +44,8 @@ const partSchema = z.object({
 	settings: z.record(idSchema, z.number()),
 	/** The planner takes whichever technique that makes the same suits the evening. */
 	choose: z.boolean().optional(),
+	/** Lies on the tray of this part too: each is added at its own minute, and all come out together. */
+	trayOf: idSchema.optional(),
 	/** Whether what can be made before the evening is: in the evening, before, or as the plan needs it (where absent). */
 	ahead: z.enum(['evening', 'before', 'planner']).optional(),
 	/** Guests who have it otherwise: with other settings, or without it. */
@@ -212,6 +214,15 @@ export function readMeal(data: unknown, library: ReadonlyMap<string, Technique>)
 		}
 	});
 	const partOf = new Map(meal.parts.map((p) => [p.id, p]));
+	meal.parts.forEach((p, i) => {
+		if (p.trayOf === undefined) return;
+		const path = ['parts', i, 'trayOf'];
+		const host = partOf.get(p.trayOf);
+		if (!host || host === p) issues.push({ code: 'unknown-id', path, id: p.trayOf, among: 'other parts' });
+		else if (host.trayOf !== undefined) {
+			issues.push({ code: 'shape', path, detail: `"${host.name}" lies on another part’s tray itself` });
+		}
+	});
 	meal.links.forEach((l, i) => {
 		for (const side of ['from', 'to'] as const) {
 			const { part, step } = l[side];

@@ -100,6 +100,8 @@ const plannedPartSchema = z.object({
 	technique: z.string().optional(),
 	/** What guests must know of. */
 	allergens: z.array(z.string()).optional(),
+	/** Other parts of the meal (ids) that lie on its tray. */
+	tray: z.array(z.string()).optional(),
 	/** How it was kept, where it was made before the evening. */
 	before: z.string().optional(),
 	/** When its last step ends, when it goes on the plate; the wait between, and what that wait costs. */

@@ -121,7 +121,7 @@ const handsSchema = z.discriminatedUnion('kind', [
 	z.object({
 		kind: z.literal('touches'),
 		/** At a share of the step: 0 when it begins, 1 when it ends. */
-		at: z.array(z.object({ share: z.number().min(0).max(1), ...touch })),
+		at: z.array(z.object({ share: z.union([z.number().min(0).max(1), quantitySchema]), ...touch })),
 		/** And again and again in between. */
 		every: z.object({ interval: z.union([z.int().min(30), quantitySchema]), ...touch }).optional()
 	})
@@ -318,6 +318,10 @@ export function readTechnique(data: unknown, path: Path = []): Read<Technique> {
 		scale.forEach(({ by }, k) => {
 			named([by], [...at, 'scale', k, 'by']);
 		});
+		if (s.hands.kind === 'touches') {
+			const asked = [...s.hands.at, ...(s.hands.every ? [s.hands.every] : [])];
+			for (const touch of asked) named(namedIn(touch), ['steps', i, 'hands']);
+		}
 		if (s.load) named(namedIn(s.load), ['steps', i, 'load']);
 		if (s.need) named(namedIn(s.need), ['steps', i, 'need']);
 		if (s.when) named([s.when.parameter], ['steps', i, 'when', 'parameter']);
@@ -348,6 +352,26 @@ export function readTechnique(data: unknown, path: Path = []): Read<Technique> {
 	const circle = findCircle(technique.steps);
 	if (circle) issues.push({ code: 'steps-in-a-circle', path: [...path, 'steps'], steps: circle });
 	return issues.length > 0 ? { ok: false, issues } : { ok: true, value: technique };
+}
+
+/**
+ * The one step of a technique that lies on a tray in the oven, where all of its baking is that and it is eaten as it comes
+ * out: what rests has to come out before what does not, and what is in cups is on no tray with others.
+ */
+export function trayStep(technique: Technique | undefined): Step | undefined {
+	const steps = technique?.steps ?? [];
+	const baked = steps.filter((s) => s.need?.kind === 'oven');
+	const [step] = baked;
+	const kinds = new Set(technique?.vessels.map((v) => v.kind));
+	const isBare = kinds.has('tray') && !kinds.has('cups') && !kinds.has('dish');
+	if (!isBare || steps.some((s) => s.kind === 'rest')) return undefined;
+	return baked.length === 1 && step?.kind === 'cook' && step.load?.on === 'tray' ? step : undefined;
+}
+
+/** Set points, °C, that all of some oven steps may have, in the order of the first. */
+export function commonSettings(steps: readonly Step[]): readonly number[] {
+	const lists = steps.map((s) => (s.need?.kind === 'oven' ? s.need.settings : []));
+	return (lists[0] ?? []).filter((c) => lists.every((l) => l.includes(c)));
 }
 
 /** Steps that wait for one another in a circle, by their words, or `undefined`. */

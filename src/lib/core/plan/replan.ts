@@ -5,6 +5,7 @@ import { aheadChoice, type Compiled } from './compile/compile';
 import { modeOf } from './compile/traced';
 import { isWash } from './compile/clean';
 import { isPrice } from './compile/set-points';
+import { isTrayOut } from './compile/trays';
 import { handUses } from './compile/hands';
 import { grid } from './grid';
 import type { Problem, Schedule } from './problem';
@@ -53,7 +54,7 @@ export function withFacts(compiled: Compiled, previous: Schedule, standing: Stan
 	);
 	const steps = new Map(trace.steps);
 	const fixed = problem.tasks.map((task): Task => {
-		if (isPrice(task.id)) return task;
+		if (isPrice(task.id) || isTrayOut(task.id)) return task;
 		const known = begun.get(task.id);
 		if (!known) return { ...task, release: Math.max(now, task.release ?? 0) };
 		const mode = Math.min(previous.modes?.[task.id] ?? 0, task.modes.length - 1);
@@ -96,6 +97,8 @@ function lagsLeft({ lags }: Problem, begun: ReadonlyMap<string, Begun>, now: num
 		if (begun.has(lag.to)) return [];
 		const from = begun.get(lag.from);
 		if (!from || lag.max === undefined) return [lag];
+		// What lies there longer than was thought keeps the tray in.
+		if (isTrayOut(lag.to)) return [{ from: lag.from, to: lag.to, min: lag.min }];
 		// Overdue: at once, or as soon as there are hands.
 		return [endOf(from) + lag.max < now ? { from: lag.from, to: lag.to, min: lag.min } : lag];
 	});

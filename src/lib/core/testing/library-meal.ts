@@ -3,6 +3,7 @@ import { presets } from '../library/kitchens';
 import { library } from '../library/library';
 import type { Kitchen } from '../model/kitchen';
 import type { Meal, Part } from '../model/meal';
+import type { Technique } from '../model/technique';
 import { wordIssue } from '../words/issues';
 import { compileMeal, type Compiled } from '../plan/compile/compile';
 import { planMealNow } from '../plan/plan-meal';
@@ -51,8 +52,13 @@ export function compiled(meal: Meal, kitchen: Kitchen = everything): Compiled {
 }
 
 /** @throws {Error} where there is no plan */
-export function planned(meal: Meal, kitchen: Kitchen = everything, budget = 4000): Plan {
-	const outcome = planMealNow({ meal, kitchen, techniques: [...library.values()], seed: 1, budget });
+export function planned(
+	meal: Meal,
+	kitchen: Kitchen = everything,
+	budget = 4000,
+	techniques: ReadonlyMap<string, Technique> = library
+): Plan {
+	const outcome = planMealNow({ meal, kitchen, techniques: [...techniques.values()], seed: 1, budget });
 	if (outcome.kind !== 'plan') throw new Error(JSON.stringify(outcome).slice(0, 500));
 	return outcome.plan;
 }

@@ -1,5 +1,6 @@
 // Why a load is as large as it is, and what else would do.
 import type { Batches } from '../plan/compile/load';
+import type { SharedTray, TrayApart } from '../plan/compile/trays';
 
 const pieces = (most: number) => (most === 1 ? 'one piece' : `${most} pieces`);
 const counted = (n: number, word: string, many = `${word}s`) => `${n} ${n === 1 ? word : many}`;
@@ -31,6 +32,43 @@ export function wordLoad({ limit, most, by }: Batches): string {
 			return `${most.toFixed(1)} kg heap a basket of ${limit.litres.toFixed(1)} l: steam no longer comes through more.`;
 		case 'bath':
 			return `${most.toFixed(1)} kg are a third of ${limit.litres} l: the water must go round every bag.`;
+	}
+}
+
+const minutes = (seconds: number) => `${Math.round(seconds / 60)} min`;
+const list = (names: readonly string[]) =>
+	names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+
+/** What goes onto a shared tray when. */
+export function wordAdded({ members }: SharedTray): readonly string[] {
+	const [first] = members;
+	return members.map(({ part, seconds }, i) => {
+		const later = (first?.seconds ?? 0) - seconds;
+		if (i === 0) return `${part.name} first, ${minutes(seconds)}`;
+		return later < 60
+			? `${part.name} right after, ${minutes(seconds)}`
+			: `${part.name} ${minutes(later)} later, ${minutes(seconds)}`;
+	});
+}
+
+/** How full a shared tray gets, and that it loosens. */
+export function wordFull({ covered, coveredAtEnd, vessels }: SharedTray): string {
+	const most = Math.round(100 * Math.max(...covered));
+	const end = Math.round(100 * coveredAtEnd);
+	const on = vessels === 1 ? 'The tray' : `${vessels} trays`;
+	return `${on} ${vessels === 1 ? 'is' : 'are'} ${most} % covered at the fullest, ${end} % as all comes out: pieces shrink as they lose water.`;
+}
+
+/** Why parts that were to share a tray do not, and what would help. */
+export function wordApart({ parts, why }: TrayApart): string {
+	const names = list(parts.map((p) => p.name));
+	switch (why.kind) {
+		case 'set point':
+			return `${names} have no oven temperature in common here: each goes on a tray of its own.`;
+		case 'course':
+			return `${names} are of different courses: each goes on a tray of its own.`;
+		case 'room':
+			return `${names} need ${counted(why.needed, 'tray')} together and there ${why.there === 1 ? 'is' : 'are'} ${counted(why.there, 'tray')} with a rack: they go apart. Fewer of them, smaller pieces or one more tray would do.`;
 	}
 }
 

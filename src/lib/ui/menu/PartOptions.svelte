@@ -23,8 +23,11 @@
 		/** Parts whose vessel this one could go on in; the one that it does. */
 		vessels: readonly { readonly id: string; readonly name: string }[];
 		vesselOf: string | undefined;
+		/** Parts whose tray it could share. */
+		mates: readonly { readonly id: string; readonly name: string }[];
 		onfacts: (facts: Partial<Pick<Part, 'name' | 'covers' | 'choose' | 'ahead' | 'allergens'>>) => void;
 		onvessel: (part: string | undefined) => void;
+		ontray: (part: string | undefined) => void;
 		onwish: (wish: Wish) => void;
 		onunwish: (wish: string) => void;
 		onpreview: (technique: Technique) => Promise<Plan | readonly string[]>;
@@ -39,8 +42,10 @@
 		plan,
 		vessels,
 		vesselOf,
+		mates,
 		onfacts,
 		onvessel,
+		ontray,
 		onwish,
 		onunwish,
 		onpreview,
@@ -54,18 +59,20 @@
 
 <div class="options">
 	<div class="row">
-		<label for="{id}-name">Called</label>
-		<input
-			id="{id}-name"
-			type="text"
-			maxlength="80"
-			value={part.name}
-			onchange={(event) => {
-				const name = event.currentTarget.value.trim();
-				if (name === '') event.currentTarget.value = part.name;
-				else onfacts({ name });
-			}}
-		/>
+		<span class="pair"
+			><label for="{id}-name">Called</label>
+			<input
+				id="{id}-name"
+				type="text"
+				maxlength="80"
+				value={part.name}
+				onchange={(event) => {
+					const name = event.currentTarget.value.trim();
+					if (name === '') event.currentTarget.value = part.name;
+					else onfacts({ name });
+				}}
+			/></span
+		>
 		<Stepper
 			label="For"
 			value={part.covers ?? covers}
@@ -76,30 +83,49 @@
 			}}
 		/>
 		{#if technique.ahead}
-			<label for="{id}-ahead">Made</label>
-			<select
-				id="{id}-ahead"
-				value={part.ahead ?? 'planner'}
-				onchange={(event) => {
-					const { value } = event.currentTarget;
-					onfacts({ ahead: value === 'evening' || value === 'before' ? value : undefined });
-				}}
+			<span class="pair"
+				><label for="{id}-ahead">Made</label>
+				<select
+					id="{id}-ahead"
+					value={part.ahead ?? 'planner'}
+					onchange={(event) => {
+						const { value } = event.currentTarget;
+						onfacts({ ahead: value === 'evening' || value === 'before' ? value : undefined });
+					}}
+				>
+					{#each Object.entries(aheadWords) as [value, words] (value)}<option {value}>{words}</option>{/each}
+				</select></span
 			>
-				{#each Object.entries(aheadWords) as [value, words] (value)}<option {value}>{words}</option>{/each}
-			</select>
 		{/if}
 		{#if vessels.length > 0}
-			<label for="{id}-vessel">In the pan or tray of</label>
-			<select
-				id="{id}-vessel"
-				value={vesselOf ?? ''}
-				onchange={(event) => {
-					onvessel(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
-				}}
+			<span class="pair"
+				><label for="{id}-vessel">Goes on in the pan or tray of</label>
+				<select
+					id="{id}-vessel"
+					value={vesselOf ?? ''}
+					onchange={(event) => {
+						onvessel(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
+					}}
+				>
+					<option value="">its own</option>
+					{#each vessels as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
+				</select></span
 			>
-				<option value="">its own</option>
-				{#each vessels as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
-			</select>
+		{/if}
+		{#if mates.length > 0}
+			<span class="pair"
+				><label for="{id}-tray">Shares the tray of</label>
+				<select
+					id="{id}-tray"
+					value={part.trayOf ?? ''}
+					onchange={(event) => {
+						ontray(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
+					}}
+				>
+					<option value="">none: apart</option>
+					{#each mates as m (m.id)}<option value={m.id}>{m.name}, added at its own minute</option>{/each}
+				</select></span
+			>
 		{/if}
 	</div>
 	{#if others.length > 1}
@@ -148,6 +174,14 @@
 		flex-wrap: wrap;
 		align-items: center;
 		gap: var(--space-1) var(--space-3);
+	}
+	.pair {
+		display: inline-flex;
+		flex: 0 1 auto;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-1);
+		max-width: 100%;
 	}
 	.check {
 		display: inline-flex;

@@ -18,13 +18,15 @@
 		part: Part;
 		technique: Technique;
 		plan: SpokenPlan;
+		/** What is said of its tray: that it shares it, or why not. */
+		traySaid?: { readonly text: string; readonly isApart: boolean } | undefined;
 		/** What it is dragged by. */
 		handle: Snippet;
 		onsetting: (parameter: string, value: number, usual: number) => void;
 		onmove: (by: -1 | 1) => void;
 		onremove: () => void;
 	}
-	const { part, technique, plan, handle, onsetting, onmove, onremove, ...options }: Props = $props();
+	const { part, technique, plan, traySaid, handle, onsetting, onmove, onremove, ...options }: Props = $props();
 
 	const planned = $derived(plan.parts.filter((p) => (p.of ?? p.id) === part.id));
 	const own = $derived(new Set(planned.map((p) => p.id)));
@@ -54,6 +56,7 @@
 		</h3>
 		{#if isChosen}<p class="soft">the planner’s choice: {takenName}</p>
 		{:else if technique.name !== part.name}<p class="soft">{technique.name}</p>{/if}
+		{#if traySaid}<p class={traySaid.isApart ? 'tags' : 'soft'}>{traySaid.text}</p>{/if}
 		{#if tags.length > 0}<p class="tags">contains {tags.join(', ')}</p>{/if}
 	</div>
 	<div class="settings">

@@ -2,6 +2,7 @@
 <script lang="ts">
 	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import { stepKinds, type Need, type Step, type Technique } from '../../core/model/technique';
+	import { valueOf, type Quantity } from '../../core/model/time-model';
 	import Stepper from '../Stepper.svelte';
 
 	interface Props {
@@ -49,6 +50,9 @@
 
 	/** The longest wait after the steps before it: the same for all of them. */
 	const most = $derived(step.after.find((a) => a.most !== undefined)?.most);
+	/** Where a parameter decides when it is, as that usually is. */
+	const shareOf = (share: Quantity) =>
+		valueOf(share, (by) => technique.parameters.find((p) => p.id === by)?.usual ?? 0);
 </script>
 
 <fieldset>
@@ -177,7 +181,7 @@
 			<div class="row touch">
 				<Stepper
 					label="Touch {i + 1} at"
-					value={Math.round(100 * touch.share)}
+					value={Math.round(100 * shareOf(touch.share))}
 					least={0}
 					most={100}
 					step={10}

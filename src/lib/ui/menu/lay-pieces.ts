@@ -51,3 +51,25 @@ export function layPieces(
 		};
 	});
 }
+
+/** A kind of piece on a tray that several share: how many there are of it, and how large each is by now. */
+export interface Kind {
+	readonly count: number;
+	readonly long: number;
+	readonly wide: number;
+}
+
+/** Several kinds side by side on a tray, each on a stretch of its length that goes by the area that it covers. */
+export function layKinds(kinds: readonly Kind[], vessel: Omit<Vessel, 'isRound'>): readonly (readonly Laid[])[] {
+	const areas = kinds.map((k) => k.count * k.long * k.wide);
+	const all = areas.reduce((sum, a) => sum + a, 0);
+	let from = 0;
+	return kinds.map(({ count, long, wide }, i) => {
+		const length = all > 0 ? (vessel.length * (areas[i] ?? 0)) / all : 0;
+		const left = from;
+		from += length;
+		if (count === 0) return [];
+		const own = layPieces(count, { long, wide }, { length, width: vessel.width, isRound: false });
+		return own.map((at) => ({ ...at, x: at.x + left }));
+	});
+}

@@ -23,6 +23,7 @@ import {
 	plated,
 	salt,
 	salted,
+	share,
 	softness,
 	steamBurns,
 	takes,
@@ -35,6 +36,12 @@ import { rows, type Row, type Way } from '../vegetable-rows';
 const seasoning = choice('season', 'Seasoning', 'simple: dried spice and garlic scorch', [
 	[0, 'simple, flavours at the end'],
 	[1, 'spiced before']
+]);
+
+/** When a tray is tossed, as a share of its time. */
+const tossing = choice('toss', 'Tossed', 'what is turned early colours on all sides and sticks less', [
+	[0.33, 'when a third is done'],
+	[0.6, 'past half way: browner below']
 ]);
 
 const warmth: Parameter = { id: 'start', name: 'Starts at', unit: '°C', least: 1, usual: 18, most: 24 };
@@ -182,7 +189,7 @@ const ways: Readonly<
 				soften(row, 'place', 1, false),
 				touches([
 					[0, 45, `${row.name} oiled, one layer, into the oven`],
-					[0.6, 30, 'Turn the tray, toss'],
+					[share('toss'), 30, 'Turn the tray, toss'],
 					[1, 30, `${row.name} out`]
 				]),
 				{
@@ -348,7 +355,7 @@ export const vegetables: readonly Technique[] = rows.flatMap((row) =>
 			// In the oven they are soft before they are brown: how soft is no choice there.
 			parameters: [
 				row.size,
-				...(way === 'roast' ? [] : [softness]),
+				...(way === 'roast' ? [tossing] : [softness]),
 				warmth,
 				seasoning,
 				...(way === 'pan' ? [fat] : [])

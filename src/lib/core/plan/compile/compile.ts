@@ -19,6 +19,7 @@ import { plateUp, type Plated, type Setting } from './plating';
 import { lengthOf, modeOf, shortestOf, type Mutable, type TracedStep, type Way } from './traced';
 import { priceSetPoints } from './set-points';
 import { keepPlaces, staysOf, withStays, type Stay } from './stays';
+import { onOneTray, sharedLoads, traysOf } from './trays';
 import { alternativesOf, baseOf, type Portion, type Work } from './portions';
 import { resourcesHeld, vesselResources } from './vessels';
 import { valueOf } from '../../model/time-model';
@@ -61,6 +62,8 @@ export interface Trace {
 	readonly offsets: ReadonlyMap<string, number>;
 	readonly vessels: readonly HeldVessel[];
 	readonly stays: readonly Stay[];
+	/** Parts of the meal that lie on one tray. */
+	readonly trays: readonly (readonly string[])[];
 }
 
 export interface Compiled {
@@ -92,6 +95,8 @@ export function compileMeal(
 	const lags: Problem['lags'] = [];
 	const choices: Problem['choices'] = [];
 	const plated: Plated[] = [];
+	const trays = traysOf(meal, kitchen, techniques);
+	const loads = sharedLoads(trays);
 	meal.parts.forEach((part, i) => {
 		if (!techniques.has(part.technique)) {
 			const path = ['parts', i, 'technique'];
@@ -100,7 +105,10 @@ export function compileMeal(
 		}
 		// Alone it has all burners to itself.
 		const isBound = meal.parts.length === 1 || meal.links.some((l) => l.from.part === part.id || l.to.part === part.id);
-		const tried = alternativesOf(part, meal, kitchen, techniques, isBound).map(({ id, portions }) => ({
+		const onTray = loads.get(part.id);
+		/** A tray that is emptied of several is not done with all of them at once. */
+		const isEmptied = (from: string) => onTray !== undefined && from.endsWith(`/${onTray.step}`);
+		const tried = alternativesOf(part, meal, kitchen, techniques, { isBound, onTray }).map(({ id, portions }) => ({
 			id,
 			portions,
 			cooked: portions.map((p) => cook(p, kitchen, ['parts', i], manning))
@@ -124,7 +132,8 @@ export function compileMeal(
 			vessels.push(...kept);
 			for (const p of portions) {
 				// The pot boils on for those who are lowered in later.
-				const most = (l: Portion['lags'][number]) => (hosts.has(l.to) ? undefined : l.most);
+				const most = (l: Portion['lags'][number]) =>
+					hosts.has(l.to) || l.most === undefined ? undefined : l.most + (isEmptied(l.from) ? emptying : 0);
 				lags.push(...p.lags.map((l) => (l.ends ? endsLater(l, steps) : lag(l.from, l.to, l.least, most(l)))));
 				plated.push({ ...p, before: p.ahead?.before ?? [] });
 			}
@@ -146,6 +155,13 @@ export function compileMeal(
 		];
 		choices.push({ id: `${aheadChoice}${part.id}`, options });
 	});
+	const lying = trays.shared.map((tray) => {
+		const of = new Map(tray.members.map(({ part, step }) => [part.id, step.id]));
+		const isOn = (p: Plated, task: string) => task === taskId(p.part.id, of.get(p.of) ?? '');
+		const tasks = plated.flatMap((p) => [...steps.keys()].filter((task) => isOn(p, task)));
+		return { ...onOneTray(tasks, tray, steps), of };
+	});
+	for (const l of lying) lags.push(...l.lags);
 	for (const link of meal.links) {
 		// What follows a step follows its last batch in each pan.
 		const to = taskId(link.to.part, link.to.step);
@@ -175,6 +191,7 @@ export function compileMeal(
 	const clean = washAfterRaw(steps, choices, add);
 	lags.push(...clean.lags);
 	const stays = [...staysOf(vessels, steps, lags, choices), ...clean.stays];
+	for (const l of lying) layOn(vessels, l.hosts);
 	const placed = withStays(steps, stays);
 	const places = keepPlaces(placed, stays);
 	const { serve, offsets, platingTasks, plating, lags: ofPlating } = plateUp(meal, plated, placed, kitchen, manning);
@@ -205,7 +222,8 @@ export function compileMeal(
 				...(step.ahead ? { ahead: true } : {})
 			})),
 			...platingTasks,
-			...prices.tasks
+			...prices.tasks,
+			...lying.flatMap((l) => l.tasks)
 		],
 		lags: [...lags, ...ofPlating, ...washes, ...prices.lags],
 		holds: [
@@ -219,13 +237,23 @@ export function compileMeal(
 			),
 			...places.holds
 		],
-		ties: [...places.ties, ...prices.ties],
+		ties: [...places.ties, ...prices.ties, ...lying.flatMap((l) => l.ties)],
 		choices,
 		serve,
 		wants: [...wantsOf(meal, Math.min(...services), placed), ...prices.wants]
 	};
 	const courses = new Map(meal.courses.map((c) => [c.id, c.name]));
-	const trace = { origin: meal.earliest, courses, steps: placed, plated, plating, offsets, vessels, stays };
+	const trace = {
+		origin: meal.earliest,
+		courses,
+		steps: placed,
+		plated,
+		plating,
+		offsets,
+		vessels,
+		stays,
+		trays: lying.map((l) => [...l.of.keys()])
+	};
 	return { ok: true, value: { problem, trace } };
 }
 
@@ -262,6 +290,19 @@ function togetherIn(
 		}
 	}
 	return { lags, hosts };
+}
+
+/** Emptying a tray of one part after the other, seconds at the most. */
+const emptying = 3 * minute;
+
+/** Parts on the tray of another need none of their own. */
+function layOn(vessels: Mutable<HeldVessel>[], hosts: ReadonlyMap<string, string>): void {
+	for (const [task, host] of hosts) {
+		const nth = vessels.findIndex((v) => v.kind === 'tray' && v.tasks.includes(task));
+		if (nth >= 0) vessels.splice(nth, 1);
+		const on = vessels.find((v) => v.kind === 'tray' && v.tasks.includes(host));
+		if (on) on.tasks = [...on.tasks, task];
+	}
 }
 
 /** Vessels without those of guests: what they stood in before goes on with their host. */

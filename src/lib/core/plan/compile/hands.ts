@@ -1,6 +1,6 @@
 // When, within a step of a given length, hands are wanted.
 import type { Step } from '../../model/technique';
-import { valueOf } from '../../model/time-model';
+import { valueOf, type Quantity } from '../../model/time-model';
 
 /** A stretch of hands within a step, seconds from its start. */
 export interface HandUse {
@@ -11,8 +11,8 @@ export interface HandUse {
 }
 
 /**
- * A step's hands with their numbers put in: touches that grow with the pieces that are in at once; those again and again as
- * often as a parameter says, or not at all. What is done again and again is not said once more in between.
+ * A step's hands with their numbers put in: touches that grow with the pieces that are in at once, at the share that a
+ * parameter says; those again and again as often as one says, or not at all. What is done again and again is not said once more in between.
  */
 export function countedHands(hands: Step['hands'], of: (id: string) => number, pieces: number): Step['hands'] {
 	if (hands.kind !== 'touches') return hands;
@@ -24,7 +24,10 @@ export function countedHands(hands: Step['hands'], of: (id: string) => number, p
 	const { every } = hands;
 	const interval = every && valueOf(every.interval, of);
 	const isAgain = every !== undefined && interval !== undefined && interval >= least;
-	const at = hands.at.filter((t) => !isAgain || t.say !== every.say).map(counted);
+	const shareOf = (share: Quantity) => Math.min(1, Math.max(0, valueOf(share, of)));
+	const at = hands.at
+		.filter((t) => !isAgain || t.say !== every.say)
+		.map((t) => ({ ...counted(t), share: shareOf(t.share) }));
 	return { kind: 'touches', at, ...(isAgain ? { every: { ...counted(every), interval: Math.round(interval) } } : {}) };
 }
 
@@ -49,7 +52,8 @@ export function handUses(step: Step, duration: number, grid: number): readonly H
 			return attended(duration, hands.leave, grid).map((u) => ({ ...u, say: step.say, whole: true }));
 		case 'touches': {
 			const length = (seconds: number) => Math.min(duration, Math.max(grid, Math.ceil(seconds / grid) * grid));
-			const uses = hands.at.map(({ share, seconds, say }) => {
+			const uses = hands.at.map(({ share: named, seconds, say }) => {
+				const share = typeof named === 'number' ? named : 0.5;
 				const long = length(seconds);
 				const from = Math.round((share * (duration - long)) / grid) * grid;
 				return { from, to: from + long, say, whole: false };

@@ -243,7 +243,8 @@ function pieceOf(load: Laid, of: (id: string) => number) {
 	return { ...piece, long, wide };
 }
 
-function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+/** The largest tray that the kitchen's ovens take, how many trays there are, and how many racks for them. */
+export function trayOf(kitchen: Kitchen) {
 	const ovens = kitchen.stations.flatMap((s) => (s.kind === 'oven' ? [s] : []));
 	const rack = ovens.reduce(
 		(best, s) => {
@@ -256,15 +257,21 @@ function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batc
 		Math.max(length, width) <= Math.max(rack.width, rack.depth) + 0.01 &&
 		Math.min(length, width) <= Math.min(rack.width, rack.depth) + 0.01;
 	const tray = biggest(kitchen, 'tray', fits) ?? biggest(kitchen, 'tray');
-	if (!tray) return undefined;
+	const hasFan = ovens.some((s) => s.fan);
+	return tray && { tray, ovens: ovens.length, hasFan, racks: racksOf(kitchen) };
+}
+
+function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {
+	const found = trayOf(kitchen);
+	if (!found) return undefined;
+	const { tray, ovens, hasFan, racks } = found;
 	const whole = Math.ceil(valueOf(load.pieces, of) - 1e-9);
 	const piece = pieceOf(load, of);
 	const area = footprintArea(piece);
 	const perTray = Math.max(1, Math.floor((fullest[load.sort] * tray.area) / area + 1e-9));
 	const needed = Math.max(1, Math.ceil(whole / perTray));
-	const racks = racksOf(kitchen);
 	const vessels = Math.max(1, Math.min(needed, tray.count, racks));
-	const side = Math.max(1, Math.min(ovens.length, Math.floor(tray.count / vessels)));
+	const side = Math.max(1, Math.min(ovens, Math.floor(tray.count / vessels)));
 	const lanes = spread(
 		whole,
 		Array.from({ length: side }, () => ({ most: perTray * vessels })),
@@ -282,10 +289,7 @@ function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batc
 		vessels,
 		coverage,
 		by: 'room',
-		factor: trayFactor(
-			vessels,
-			ovens.some((s) => s.fan)
-		),
+		factor: trayFactor(vessels, hasFan),
 		piece,
 		vessel: tray,
 		limit: { kind: 'tray', perTray, full: fullest[load.sort], needed, trays: tray.count, racks }

@@ -85,13 +85,14 @@ const inTurn = 'in-turn';
  * where batches go side by side on burners, the same one after another.
  *
  * @param isBound whether other parts hang on its steps by name, or there are none: then there is one way
+ * @param onTray its step that lies on a tray with other parts, and how
  */
 export function alternativesOf(
 	part: Part,
 	meal: Pick<Meal, 'covers'>,
 	kitchen: Kitchen,
 	techniques: ReadonlyMap<string, Technique>,
-	isBound = false
+	{ isBound = false, onTray }: { readonly isBound?: boolean; readonly onTray?: SharedLoad | undefined } = {}
 ): readonly Alternative[] {
 	const set = techniques.get(part.technique);
 	if (!set) return [];
@@ -102,7 +103,7 @@ export function alternativesOf(
 	const make = (technique: Technique, prefix: string, isInTurn = false): Alternative => ({
 		id: isInTurn ? inTurn : technique.id,
 		technique,
-		portions: portionsOf(part, { technique, prefix, isInTurn, mayChoose: others.length === 0 }, meal, kitchen)
+		portions: portionsOf(part, { technique, prefix, isInTurn, mayChoose: others.length === 0, onTray }, meal, kitchen)
 	});
 	const own = make(set, '');
 	if (others.length > 0) return [own, ...others.map((t) => make(t, `${t.id}.`))];
@@ -117,11 +118,18 @@ interface Making {
 	readonly prefix: string;
 	readonly isInTurn: boolean;
 	readonly mayChoose: boolean;
+	readonly onTray: SharedLoad | undefined;
+}
+
+/** A step's load where others lie on its tray too. */
+interface SharedLoad {
+	readonly step: string;
+	readonly load: Batches;
 }
 
 function portionsOf(
 	part: Part,
-	{ technique, prefix, isInTurn, mayChoose }: Making,
+	{ technique, prefix, isInTurn, mayChoose, onTray }: Making,
 	meal: Pick<Meal, 'covers'>,
 	kitchen: Kitchen
 ): readonly Portion[] {
@@ -138,7 +146,7 @@ function portionsOf(
 	if (eaten <= 0) return [];
 	const settings = known(part.settings);
 	const task = (id: string, step: string) => `${id}/${prefix}${step}`;
-	const base = { kitchen, task, eaten, isInTurn, mode: aheadMode(part, technique, mayChoose) };
+	const base = { kitchen, task, eaten, isInTurn, onTray, mode: aheadMode(part, technique, mayChoose) };
 	// Where everybody has a wish, the first of them stands for the others.
 	const first = main > 0 ? { covers: main, settings } : apart[0];
 	if (!first) return [];
@@ -220,9 +228,10 @@ interface Recipe {
 	readonly leader: Portion | undefined;
 	readonly mode: AheadMode;
 	readonly isInTurn: boolean;
+	readonly onTray: SharedLoad | undefined;
 }
 
-function portion({ part, technique, kitchen, task, eaten, shared, leader, mode, isInTurn }: Recipe): Portion {
+function portion({ part, technique, kitchen, task, eaten, shared, leader, mode, isInTurn, onTray }: Recipe): Portion {
 	const chosen = technique.steps.filter((s) => {
 		if (!s.when) return true;
 		return s.when.is.includes(valuesFor(technique, part.settings, part.covers)(s.when.parameter));
@@ -239,7 +248,9 @@ function portion({ part, technique, kitchen, task, eaten, shared, leader, mode, 
 	const loads = new Map(
 		owned.map((step) => {
 			const covers = shared.has(step.id) ? eaten : part.covers;
-			return [step.id, { covers, load: loadIn(technique, step, part.settings, covers, kitchen, isInTurn) }];
+			const load =
+				onTray?.step === step.id ? onTray.load : loadIn(technique, step, part.settings, covers, kitchen, isInTurn);
+			return [step.id, { covers, load }];
 		})
 	);
 	for (const step of owned) {

@@ -9,8 +9,9 @@ import { gridUp } from '../grid';
 import type { Problem, Schedule } from '../problem';
 import { isWash } from './clean';
 import { isPrice } from './set-points';
+import { isTrayOut } from './trays';
 
-/** What a plan does not show: tasks that only carry a price, and what is washed when all is served. */
+/** What a plan does not show: tasks that only carry a price or hold ends together, and what is washed when all is served. */
 function addUnseen(
 	problem: Problem,
 	starts: Record<string, number>,
@@ -26,6 +27,14 @@ function addUnseen(
 			starts[id] = free;
 			modes[id] = 0;
 			free += ways[0]?.duration ?? 0;
+		}
+		if (isTrayOut(id)) {
+			const from = problem.lags.find((l) => l.to === id)?.from ?? '';
+			const start = starts[from];
+			if (start === undefined) continue;
+			const length = problem.tasks.find((t) => t.id === from)?.modes[modes[from] ?? 0]?.duration ?? 0;
+			starts[id] = start + length;
+			modes[id] = 0;
 		}
 		if (!isPrice(id)) continue;
 		const partner = problem.ties.find((tie) => tie.includes(id))?.find((t) => t !== id);

@@ -2,7 +2,7 @@
 // nobody does stands beside each bake, tied to it by what the oven is set to, and is the longer the further that is away.
 import type { Problem } from '../problem';
 import { grid } from '../grid';
-import { setPointOf, type TracedStep } from './traced';
+import { setPointOf, type TracedStep, type Way } from './traced';
 
 /** Ids of tasks that only carry a price, and of the one that they begin with. */
 const prefix = 'set point:';
@@ -13,18 +13,24 @@ export const isPrice = (task: string) => task.startsWith(prefix);
 
 type Priced = Pick<Problem, 'tasks' | 'ties' | 'lags' | 'wants'>;
 
+/** What a tie knows a way by. */
+const labelOf = ({ place, stay, at }: Way): string => (stay && at !== undefined ? at : setPointOf(place?.setting ?? 0));
+
 /**
- * Tasks, ties, lags and wants that price the set points of steps that may be done at several. A stay has the label of its
- * place, and no price.
+ * Tasks, ties, lags and wants that price the set points of steps that may be done at several. A stay that has one label for
+ * several set points has no price.
  *
  * @param price of one °C
  */
 export function priceSetPoints(steps: ReadonlyMap<string, TracedStep>, price: number): Priced {
 	const priced = [...steps].flatMap(([id, { step, ways }]) => {
 		const own = step.need?.kind === 'oven' ? step.need.settings[0] : undefined;
-		const settings = [...new Set(ways.flatMap((w) => w.place?.setting ?? []))];
-		const isFree = own === undefined || settings.length < 2 || ways.some((w) => w.stay !== undefined);
-		return isFree ? [] : [{ id, own, settings }];
+		const settings = new Map(
+			ways.flatMap((w) => (w.place?.setting === undefined ? [] : [[labelOf(w), w.place.setting]]))
+		);
+		const isClear = ways.every((w) => w.place?.setting === undefined || settings.get(labelOf(w)) === w.place.setting);
+		const isFree = own === undefined || new Set(settings.values()).size < 2 || !isClear;
+		return isFree ? [] : [{ id, own, settings: [...settings] }];
 	});
 	if (priced.length === 0 || price === 0) return { tasks: [], ties: [], lags: [], wants: [] };
 	return {
@@ -33,9 +39,9 @@ export function priceSetPoints(steps: ReadonlyMap<string, TracedStep>, price: nu
 			...priced.map(({ id, own, settings }) => ({
 				id: `${prefix}${id}`,
 				ahead: true,
-				modes: settings.map((s) => ({
+				modes: settings.map(([at, s]) => ({
 					duration: grid + Math.round((price * Math.abs(s - own)) / grid) * grid,
-					at: setPointOf(s)
+					at
 				}))
 			}))
 		],

@@ -53,7 +53,7 @@ export function modeOf(
 		duration: duration ?? lengthOf(timing),
 		uses: [
 			...hands.flatMap(({ from, to }) => ['hands', ...crew].map((resource) => ({ resource, amount: 1, from, to }))),
-			...(place && stay !== 'held' ? [{ resource: place.resource, amount: place.amount }] : []),
+			...(place && place.amount > 0 && stay !== 'held' ? [{ resource: place.resource, amount: place.amount }] : []),
 			...(place?.also ?? []).map((resource) => ({ resource, amount: 1 }))
 		],
 		...(place?.isSet && place.level !== undefined ? { state: { id: place.station, value: place.level } } : {}),

@@ -140,7 +140,8 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		const last = served.flatMap((task) => timed.get(task) ?? [])[0];
 		if (!last || !service) return [];
 		const isMadeBefore = isBefore || before.some((task) => timed.has(task));
-		const tags = part.allergens ?? allergensOf(technique, part.settings);
+		const beside = trace.trays.find((t) => t.includes(of))?.filter((id) => id !== of) ?? [];
+		const tags = tagsOf([p, ...trace.plated.filter((o) => beside.includes(o.of))]);
 		const plated = service.at - (trace.offsets.get(part.id) ?? 0);
 		const { id, name, course, tone } = part;
 		const wait = last.wait ?? 0;
@@ -154,6 +155,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 				covers: part.covers,
 				technique: technique.id,
 				...(tags.length > 0 ? { allergens: [...tags] } : {}),
+				...(beside.length > 0 ? { tray: beside } : {}),
 				...(isMadeBefore && ahead ? { before: ahead.how } : {}),
 				ready: clock(last.end),
 				plated,
@@ -266,6 +268,11 @@ function batchesInOrder(
 		)
 	);
 }
+
+/** What guests must know of: of all that touches. */
+const tagsOf = (plated: Compiled['trace']['plated']) => [
+	...new Set(plated.flatMap(({ part, technique }) => part.allergens ?? allergensOf(technique, part.settings)))
+];
 
 const techniquesOf = (plated: Compiled['trace']['plated']) => new Map(plated.map((p) => [p.technique.id, p.technique]));
 

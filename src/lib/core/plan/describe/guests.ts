@@ -6,7 +6,7 @@ import type { Technique } from '../../model/technique';
 import type { Care } from '../../model/time-facts';
 
 interface Planned {
-	readonly parts: readonly Pick<PlannedPart, 'id' | 'of' | 'technique' | 'allergens'>[];
+	readonly parts: readonly Pick<PlannedPart, 'id' | 'of' | 'technique' | 'allergens' | 'tray'>[];
 	readonly steps: readonly Pick<PlannedStep, 'id' | 'part' | 'care'>[];
 }
 
@@ -29,7 +29,9 @@ export function clashesOf(meal: Meal, plan: Planned, techniques: ReadonlyMap<str
 				plan.parts.find((p) => (p.of ?? p.id) === part.id);
 			const technique = techniques.get(portion?.technique ?? part.technique);
 			if (!portion || !technique) return [];
-			return reasonsOf(guest, part, portion, technique, plan).map((why) => ({
+			const beside = plan.parts.filter((p) => portion.tray?.includes(p.of ?? p.id));
+			const touching = [technique, ...beside.flatMap((p) => techniques.get(p.technique ?? '') ?? [])];
+			return reasonsOf(guest, part, portion, touching, plan).map((why) => ({
 				guest: guest.id,
 				name: guest.name,
 				part: part.id,
@@ -44,16 +46,24 @@ function reasonsOf(
 	guest: Guest,
 	part: Part,
 	portion: Planned['parts'][number],
-	technique: Technique,
+	/** Its own, and those of what lies on its tray. */
+	techniques: readonly Technique[],
 	plan: Planned
 ): readonly Clash['why'][] {
 	const { allergies, diet, risk } = guest;
 	const holds = (portion.allergens ?? []).filter((tag) => allergies.some((a) => a === tag));
-	const eaten = diet === undefined ? undefined : notEaten(diet, technique.ingredients ?? []);
+	const eaten =
+		diet === undefined
+			? undefined
+			: notEaten(
+					diet,
+					techniques.flatMap((t) => t.ingredients ?? [])
+				);
+	const raw = techniques[0]?.raw;
 	return [
 		...(holds.length > 0 ? [{ kind: 'allergen' as const, allergens: holds }] : []),
 		...(diet !== undefined && eaten !== undefined ? [{ kind: 'diet' as const, diet, holds: eaten }] : []),
-		...(risk !== undefined && technique.raw !== undefined ? [{ kind: 'raw' as const, risk, raw: technique.raw }] : []),
+		...(risk !== undefined && raw !== undefined ? [{ kind: 'raw' as const, risk, raw }] : []),
 		...(risk === undefined ? [] : caresOf(part, portion, plan).map((care) => ({ kind: 'risk' as const, risk, care })))
 	];
 }
