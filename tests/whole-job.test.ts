@@ -331,3 +331,38 @@ test('several vegetables share a tray, each added at its own minute; drawn with 
 	await type(page.getByLabel('People', { exact: true }), '14');
 	await expect(part(page, 'Carrots, roasted').getByText(/they go apart/)).toBeVisible();
 });
+
+test('a dressing stands, is tasted, finishes its part; a sauce is made in the pan that the meat has left', async ({
+	page
+}) => {
+	await begin(page, 'A family kitchen', 2);
+	for (const [text, name] of [
+		['steak pan', 'Steak, in the pan'],
+		['leeks steam', 'Leeks, steamed'],
+		['vinaigrette', 'Vinaigrette'],
+		['pan sauce sear', 'Pan sauce from the sear']
+	] as const)
+		await add(page, 'plates', text, name);
+	await expect(part(page, 'Pan sauce from the sear').getByText(/made in the frying pan of Steak/)).toBeVisible();
+	await more(page, 'Pan sauce from the sear').click();
+	const pan = part(page, 'Pan sauce from the sear').getByLabel('In the pan of');
+	await pan.selectOption('none yet');
+	await expect(part(page, 'Pan sauce from the sear').getByText(/that another part leaves: add one/)).toBeVisible();
+	await pan.selectOption({ label: 'Steak, in the pan' });
+	await more(page, 'Vinaigrette').click();
+	await part(page, 'Vinaigrette').getByLabel('Finishes').selectOption('Leeks, steamed, as its last step');
+	await expect(part(page, 'Leeks, steamed').getByText('finished with Vinaigrette')).toBeVisible();
+	await expect(part(page, 'Leeks, steamed').getByText(/contains.*mustard/)).toBeVisible();
+	await expectPlan(page);
+	await page.getByRole('link', { name: 'Plan', exact: true }).click();
+	await planned(page);
+	await page
+		.getByRole('button', { name: /Finish the leeks with the vinaigrette/ })
+		.first()
+		.focus();
+	await page.keyboard.press('Enter');
+	const card = page.getByRole('region', { name: 'The step' });
+	await expect(card.getByText(/\d+ g vinaigrette, begin with \d+ g and taste/)).toBeVisible();
+	for (const name of [/Let the dressing stand/, /Taste the dressing/])
+		await expect(page.getByRole('button', { name }).first()).toBeAttached();
+});

@@ -5,7 +5,11 @@
 	import {
 		movedPart,
 		placedPart,
+		finishedBy,
+		isUntied,
 		trayMates,
+		withFinishing,
+		withVesselFound,
 		vesselLink,
 		withCourse,
 		withCourseName,
@@ -23,6 +27,7 @@
 	} from '$lib/core/model/edit-meal';
 	import type { Part } from '$lib/core/model/meal';
 	import type { Technique } from '$lib/core/model/technique';
+	import { finishersOf } from '$lib/core/model/finishing';
 	import { traysOf } from '$lib/core/plan/compile/trays';
 	import { wordApart } from '$lib/core/words/loads';
 	import { getApp } from '$lib/state/app.svelte';
@@ -48,13 +53,28 @@
 	const vesselOf = (part: Part) => meal.links.find((l) => l.sameVessel && l.to.part === part.id)?.from.part;
 	const trays = $derived(traysOf(meal, app.kitchen, techniques));
 	const units = getUnits();
-	/** What a part lies on with others, or why it does not. */
-	function traySaid(part: Part) {
+	/** How a part belongs to others: its tray, its pan, what it finishes; and what is amiss with that. */
+	function tiesOf(part: Part) {
+		const said = (text: string, isAmiss = false) => ({ text: units.say(text), isAmiss });
+		const nameOf = (id: string | undefined) => meal.parts.find((p) => p.id === id)?.name;
 		const apart = trays.apart.find((a) => a.parts.some((p) => p.id === part.id));
-		if (apart) return { text: units.say(wordApart(apart)), isApart: true };
 		const shared = trays.shared.find((s) => s.members.some((m) => m.part.id === part.id));
-		const others = shared?.members.filter((m) => m.part.id !== part.id).map((m) => m.part.name) ?? [];
-		return others.length > 0 ? { text: `on one tray with ${others.join(', ')}`, isApart: false } : undefined;
+		const beside = shared?.members.filter((m) => m.part.id !== part.id).map((m) => m.part.name) ?? [];
+		const [host, finished] = [nameOf(vesselOf(part)), nameOf(part.finishes)];
+		const sauces = finishersOf(meal, part).map((p) => p.name);
+		const { madeIn } = techniques.get(part.technique) ?? {};
+		return [
+			...(apart ? [said(wordApart(apart), true)] : []),
+			...(beside.length > 0 ? [said(`on one tray with ${beside.join(', ')}`)] : []),
+			...(madeIn !== undefined && host !== undefined
+				? [said(`made in the ${madeIn} of ${host}, when that has left it`)]
+				: []),
+			...(isUntied(meal, part, techniques)
+				? [said(`made in the ${madeIn} that another part leaves: add one, or choose it below under “more”`, true)]
+				: []),
+			...(finished === undefined ? [] : [said(`finishes ${finished}, as its last step`)]),
+			...(sauces.length > 0 ? [said(`finished with ${sauces.join(', ')}`)] : [])
+		];
 	}
 </script>
 
@@ -114,7 +134,11 @@
 								vessels={vesselsFor(part)}
 								vesselOf={vesselOf(part)}
 								mates={trayMates(meal, part, techniques)}
-								traySaid={traySaid(part)}
+								ties={tiesOf(part)}
+								finishable={finishedBy(meal, part, techniques)}
+								onfinish={(other) => {
+									app.changeMeal(withFinishing(meal, part.id, other));
+								}}
 								onsetting={(parameter, value, usual) => {
 									app.changeMeal(withSetting(meal, part.id, parameter, value, usual));
 								}}
@@ -157,7 +181,9 @@
 					course={course.name}
 					techniques={shown([...techniques.values()])}
 					onadd={(t) => {
-						app.changeMeal(withPart(meal, t, course.id));
+						const next = withPart(meal, t, course.id);
+						const added = next.parts.at(-1);
+						app.changeMeal(added ? withVesselFound(next, added, techniques) : next);
 					}}
 				/>
 			</section>

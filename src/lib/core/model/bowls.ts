@@ -1,4 +1,5 @@
 // Mise en place: what is set out in bowls, each for the step that uses it.
+import { finishAmounts } from './finishing';
 import type { Meal } from './meal';
 import { amountsOf, eatenBy, type Amount } from './quantities';
 import { ratiosOf, type Ratio } from './ratios';
@@ -23,11 +24,20 @@ export function bowlsOf(meal: Meal, techniques: ReadonlyMap<string, Technique>):
 		const eaten = eatenBy(part, meal);
 		const amounts = amountsOf(technique, part.settings, eaten);
 		const ratios = ratiosOf(technique, part.settings, eaten);
-		return technique.steps.flatMap((step): Bowl[] => {
+		const added = finishAmounts(meal, part, techniques).map(({ say, ...amount }): Bowl => ({
+			part: part.id,
+			name: part.name,
+			step: amount.step,
+			say,
+			amounts: [amount],
+			ratios: []
+		}));
+		const taken = technique.steps.flatMap((step): Bowl[] => {
 			const mine = amounts.filter((a) => a.step === step.id);
 			if (mine.length === 0) return [];
 			const own = ratios.filter((r) => r.step === step.id);
 			return [{ part: part.id, name: part.name, step: step.id, say: step.say, amounts: mine, ratios: own }];
 		});
+		return [...taken, ...added];
 	});
 }

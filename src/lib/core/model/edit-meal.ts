@@ -104,11 +104,11 @@ export function withTechnique(meal: Meal, part: string, technique: Technique, te
 		settings: fitting(p.settings),
 		...(p.wishes ? { wishes: p.wishes.map((w) => ({ ...w, settings: fitting(w.settings) })) } : {})
 	}));
-	return withTraysSettled(withoutDeadLinks(next, techniques), trayStep(technique) ? undefined : part);
+	return withTiesSettled(withoutDeadLinks(next, techniques), trayStep(technique) ? undefined : part);
 }
 
 export function withoutPart(meal: Meal, part: string, techniques: Techniques): Meal {
-	return withTraysSettled(withoutDeadLinks({ ...meal, parts: meal.parts.filter((p) => p.id !== part) }, techniques));
+	return withTiesSettled(withoutDeadLinks({ ...meal, parts: meal.parts.filter((p) => p.id !== part) }, techniques));
 }
 
 /** A part on the tray of another, with all that lies on its own; `undefined`: on one of its own. */
@@ -119,7 +119,7 @@ export function withTrayOf(meal: Meal, part: string, other: string | undefined):
 		const isMoved = p.id === part || (host !== undefined && p.trayOf === part);
 		return isMoved ? onTray(p, host) : p;
 	});
-	return withTraysSettled({ ...meal, parts });
+	return withTiesSettled({ ...meal, parts });
 }
 
 function onTray(part: Part, host: string | undefined): Part {
@@ -140,11 +140,12 @@ export function trayMates(meal: Meal, part: Part, techniques: Techniques): reado
 }
 
 /**
- * Trays whose first part has gone, or has moved to another course or onto another tray: the next on each has it.
+ * Trays whose first part has gone, or has moved to another course or onto another tray: the next on each has it. What a sauce
+ * finished, and is gone, it finishes no more.
  *
  * @param off a part that lies on no tray any more
  */
-function withTraysSettled(meal: Meal, off?: string): Meal {
+function withTiesSettled(meal: Meal, off?: string): Meal {
 	const heirs = new Map<string, string>();
 	const parts = meal.parts.map((p) => {
 		if (p.trayOf === undefined) return p;
@@ -156,7 +157,52 @@ function withTraysSettled(meal: Meal, off?: string): Meal {
 		if (heir === undefined) heirs.set(key, p.id);
 		return onTray(p, heir);
 	});
-	return { ...meal, parts };
+	const isThere = (p: Part) =>
+		p.finishes === undefined || parts.some((o) => o.id === p.finishes && o.course === p.course);
+	return { ...meal, parts: parts.map((p) => (isThere(p) ? p : finishing(p, undefined))) };
+}
+
+function finishing(part: Part, other: string | undefined): Part {
+	const own = { ...part };
+	delete own.finishes;
+	return other === undefined ? own : { ...own, finishes: other };
+}
+
+/** Kinds of parts that may finish another one. */
+const sauceKinds: ReadonlySet<Technique['kind']> = new Set<Technique['kind']>(['sauce', 'garnish']);
+/** Kinds that nothing is stirred into. */
+const byItself: ReadonlySet<Technique['kind']> = new Set<Technique['kind']>(['sauce', 'drink']);
+
+/** Parts of its course that a sauce or a dressing could finish. */
+export function finishedBy(meal: Meal, part: Part, techniques: Techniques): readonly Part[] {
+	const kind = techniques.get(part.technique)?.kind;
+	const isTaken = meal.parts.some((p) => p.finishes === part.id);
+	if (kind === undefined || !sauceKinds.has(kind) || isTaken) return [];
+	return meal.parts.filter((p) => {
+		const other = techniques.get(p.technique)?.kind;
+		const isOther = p.id !== part.id && p.course === part.course && p.finishes === undefined;
+		return isOther && other !== undefined && !byItself.has(other);
+	});
+}
+
+/** A sauce added to another part, whose last step that is; `undefined`: plated by itself. */
+export function withFinishing(meal: Meal, part: string, other: string | undefined): Meal {
+	return changed(meal, part, (p) => finishing(p, other));
+}
+
+/** A part that is made in what another leaves, in the vessel of the first of its course that leaves one. */
+export function withVesselFound(meal: Meal, part: Part, techniques: Techniques): Meal {
+	if (techniques.get(part.technique)?.madeIn === undefined) return meal;
+	const host = meal.parts.find(
+		(p) => p.id !== part.id && p.course === part.course && vesselLink(meal, p.id, part.id, techniques) !== undefined
+	);
+	return host ? withVesselOf(meal, part.id, host.id, techniques) : meal;
+}
+
+/** Whether a part is made in what another one leaves, and none is named. */
+export function isUntied(meal: Meal, part: Part, techniques: Techniques): boolean {
+	const isMadeSo = techniques.get(part.technique)?.madeIn !== undefined;
+	return isMadeSo && !meal.links.some((l) => l.sameVessel && l.to.part === part.id);
 }
 
 /** A new part, last in its course, with an id of its own and the tone least used. */
@@ -254,7 +300,7 @@ export function placedPart(meal: Meal, part: string, course: string, at: number)
 	const within = others.filter((p) => p.course === course);
 	const next = within[at];
 	const index = next ? others.indexOf(next) : others.length;
-	return withTraysSettled({ ...meal, parts: others.toSpliced(index, 0, { ...moving, course }) });
+	return withTiesSettled({ ...meal, parts: others.toSpliced(index, 0, { ...moving, course }) });
 }
 
 /** Some facts of a part changed: its name, how many it is for, whether the planner chooses, what is made before. */
@@ -327,7 +373,8 @@ export function vesselLink(
 ): Meal['links'][number] | undefined {
 	const heldBy = (part: string) =>
 		techniques.get(meal.parts.find((p) => p.id === part)?.technique ?? '')?.vessels ?? [];
-	for (const kind of handedOn) {
+	const made = techniques.get(meal.parts.find((p) => p.id === to)?.technique ?? '')?.madeIn;
+	for (const kind of made ? [made] : handedOn) {
 		const [a, b] = [heldBy(from).find((v) => v.kind === kind), heldBy(to).find((v) => v.kind === kind)];
 		if (!a || !b) continue;
 		return {

@@ -46,6 +46,8 @@ const partSchema = z.object({
 	choose: z.boolean().optional(),
 	/** Lies on the tray of this part too: each is added at its own minute, and all come out together. */
 	trayOf: idSchema.optional(),
+	/** A sauce or a dressing that is not plated by itself: this part is finished with it. */
+	finishes: idSchema.optional(),
 	/** Whether what can be made before the evening is: in the evening, before, or as the plan needs it (where absent). */
 	ahead: z.enum(['evening', 'before', 'planner']).optional(),
 	/** Guests who have it otherwise: with other settings, or without it. */
@@ -215,12 +217,16 @@ export function readMeal(data: unknown, library: ReadonlyMap<string, Technique>)
 	});
 	const partOf = new Map(meal.parts.map((p) => [p.id, p]));
 	meal.parts.forEach((p, i) => {
-		if (p.trayOf === undefined) return;
-		const path = ['parts', i, 'trayOf'];
-		const host = partOf.get(p.trayOf);
-		if (!host || host === p) issues.push({ code: 'unknown-id', path, id: p.trayOf, among: 'other parts' });
-		else if (host.trayOf !== undefined) {
-			issues.push({ code: 'shape', path, detail: `"${host.name}" lies on another part’s tray itself` });
+		const belongs = { trayOf: 'lies on another part’s tray itself', finishes: 'finishes another part itself' };
+		for (const key of ['trayOf', 'finishes'] as const) {
+			const id = p[key];
+			if (id === undefined) continue;
+			const path = ['parts', i, key];
+			const host = partOf.get(id);
+			if (!host || host === p) issues.push({ code: 'unknown-id', path, id, among: 'other parts' });
+			else if (host[key] !== undefined) {
+				issues.push({ code: 'shape', path, detail: `"${host.name}" ${belongs[key]}` });
+			}
 		}
 	});
 	meal.links.forEach((l, i) => {

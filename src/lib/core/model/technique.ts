@@ -232,6 +232,8 @@ export const techniqueSchema = z.object({
 	kind: z.enum(partKinds),
 	/** What it makes, where there are several ways to make it. */
 	makes: nameSchema.optional(),
+	/** It is made in a vessel of this kind that another part leaves: that part is named in the meal. */
+	madeIn: z.enum(vesselKinds).optional(),
 	/** What of it is eaten raw or nearly so: not for guests at risk. */
 	raw: z.enum(['egg', 'fish', 'meat', 'sprouts', 'milk']).optional(),
 	/** A cook's own that was put away: kept, and not offered. */

@@ -26,7 +26,10 @@
 		/** Parts whose tray it could share. */
 		mates: readonly { readonly id: string; readonly name: string }[];
 		onfacts: (facts: Partial<Pick<Part, 'name' | 'covers' | 'choose' | 'ahead' | 'allergens'>>) => void;
+		/** Parts that it could finish, as a sauce or a dressing. */
+		finishable: readonly { readonly id: string; readonly name: string }[];
 		onvessel: (part: string | undefined) => void;
+		onfinish: (part: string | undefined) => void;
 		ontray: (part: string | undefined) => void;
 		onwish: (wish: Wish) => void;
 		onunwish: (wish: string) => void;
@@ -43,9 +46,11 @@
 		vessels,
 		vesselOf,
 		mates,
+		finishable,
 		onfacts,
 		onvessel,
 		ontray,
+		onfinish,
 		onwish,
 		onunwish,
 		onpreview,
@@ -54,6 +59,13 @@
 
 	const id = $props.id();
 	const tags = $derived<readonly Allergen[]>(part.allergens ?? allergensOf(technique, part.settings));
+	const vesselWords = $derived(
+		technique.madeIn === undefined
+			? 'Goes on in the pan or tray of'
+			: technique.madeIn === 'tray'
+				? 'From the tray of'
+				: 'In the pan of'
+	);
 	const aheadWords = { planner: 'as the plan needs it', evening: 'in the evening', before: 'before the evening' };
 </script>
 
@@ -99,7 +111,7 @@
 		{/if}
 		{#if vessels.length > 0}
 			<span class="pair"
-				><label for="{id}-vessel">Goes on in the pan or tray of</label>
+				><label for="{id}-vessel">{vesselWords}</label>
 				<select
 					id="{id}-vessel"
 					value={vesselOf ?? ''}
@@ -107,10 +119,25 @@
 						onvessel(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
 					}}
 				>
-					<option value="">its own</option>
+					<option value="">{technique.madeIn === undefined ? 'its own' : 'none yet'}</option>
 					{#each vessels as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
 				</select></span
 			>
+		{/if}
+		{#if finishable.length > 0}
+			<span class="pair">
+				<label for="{id}-finish">Finishes</label>
+				<select
+					id="{id}-finish"
+					value={part.finishes ?? ''}
+					onchange={(event) => {
+						onfinish(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
+					}}
+				>
+					<option value="">nothing: plated by itself</option>
+					{#each finishable as f (f.id)}<option value={f.id}>{f.name}, as its last step</option>{/each}
+				</select>
+			</span>
 		{/if}
 		{#if mates.length > 0}
 			<span class="pair"

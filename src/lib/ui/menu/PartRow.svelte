@@ -18,15 +18,15 @@
 		part: Part;
 		technique: Technique;
 		plan: SpokenPlan;
-		/** What is said of its tray: that it shares it, or why not. */
-		traySaid?: { readonly text: string; readonly isApart: boolean } | undefined;
+		/** How it belongs to other parts, and what is amiss with that. */
+		ties: readonly { readonly text: string; readonly isAmiss: boolean }[];
 		/** What it is dragged by. */
 		handle: Snippet;
 		onsetting: (parameter: string, value: number, usual: number) => void;
 		onmove: (by: -1 | 1) => void;
 		onremove: () => void;
 	}
-	const { part, technique, plan, traySaid, handle, onsetting, onmove, onremove, ...options }: Props = $props();
+	const { part, technique, plan, ties, handle, onsetting, onmove, onremove, ...options }: Props = $props();
 
 	const planned = $derived(plan.parts.filter((p) => (p.of ?? p.id) === part.id));
 	const own = $derived(new Set(planned.map((p) => p.id)));
@@ -56,7 +56,7 @@
 		</h3>
 		{#if isChosen}<p class="soft">the planner’s choice: {takenName}</p>
 		{:else if technique.name !== part.name}<p class="soft">{technique.name}</p>{/if}
-		{#if traySaid}<p class={traySaid.isApart ? 'tags' : 'soft'}>{traySaid.text}</p>{/if}
+		{#each ties as { text, isAmiss } (text)}<p class={isAmiss ? 'tags' : 'soft'}>{text}</p>{/each}
 		{#if tags.length > 0}<p class="tags">contains {tags.join(', ')}</p>{/if}
 	</div>
 	<div class="settings">

@@ -245,7 +245,7 @@ const turkey: Technique = {
 			touches([
 				[0, 45, 'Turkey onto its tray, probe in the middle'],
 				[0.5, 45, 'Baste, turn the tray'],
-				[1, 45, 'Out at {pull}']
+				[1, 45, 'Out at {pull}, onto a board']
 			]),
 			{ need: oven(160, 150, 170, 180), after: ['salt'], sign: '{pull} in the thickest part.' }
 		),
@@ -270,7 +270,7 @@ const turkey: Technique = {
 		checks('turkey'),
 		handles('slice', 'Carve the turkey', 'carve a portion', 1, { after: ['check:1200'] })
 	],
-	vessels: vessels(['tray', 'roast', 'rest']),
+	vessels: vessels(['tray', 'roast', 'roast']),
 	plate: plated('slice', 8, 'roast')
 };
 

@@ -340,7 +340,7 @@ const wholeBird: Technique = {
 			touches([
 				[0, 45, 'Bird into the oven, probe in the breast'],
 				[0.5, 45, 'Baste, turn the tray'],
-				[1, 60, 'Out at {pull}, tip out the juice']
+				[1, 60, 'Out at {pull}, tip out the juice, onto a board']
 			]),
 			{
 				need: oven(180, 170, 190, 200),
@@ -369,7 +369,7 @@ const wholeBird: Technique = {
 		checks('bird'),
 		handles('carve', 'Carve the bird', 'carve a portion', 2, { after: ['check:1200'] })
 	],
-	vessels: vessels(['tray', 'roast', 'rest']),
+	vessels: vessels(['tray', 'roast', 'roast']),
 	plate: plated('carve', 8, 'roast')
 };
 

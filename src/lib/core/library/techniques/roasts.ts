@@ -169,7 +169,7 @@ const long = (
 			touches([
 				[0, 45, 'Meat onto its tray, probe in the middle'],
 				[0.6, 30, 'Turn the tray'],
-				[1, 45, 'Out at {pull}']
+				[1, 45, 'Out at {pull}, onto a board']
 			]),
 			{
 				need: oven(...settings),
@@ -207,8 +207,8 @@ const long = (
 		handles('slice', `Carve the ${what}`, 'carve a portion', 1, { after: ['rest:1200'] })
 	],
 	vessels: isSeared
-		? vessels(['frying pan', 'hot', 'sear'], ['tray', 'roast', 'rest'])
-		: vessels(['tray', 'roast', 'rest']),
+		? vessels(['frying pan', 'hot', 'sear'], ['tray', 'roast', 'roast'])
+		: vessels(['tray', 'roast', 'roast']),
 	plate: plated('slice', 8, 'roast')
 });
 

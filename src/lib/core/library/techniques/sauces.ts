@@ -42,6 +42,7 @@ const plumPanSauce: Technique = {
 	id: 'plum-pan-sauce',
 	name: 'Pan sauce of plums and port',
 	kind: 'sauce',
+	madeIn: 'frying pan',
 	parameters: [],
 	ingredients: takes(
 		['plums', 60, 'g', 'cut', 'v'],
@@ -196,6 +197,15 @@ const herbYogurt: Technique = {
 
 const inTheCold = { free: 3600, rate: 1, most: 14_400, keep: 'in the cold, covered' } as const;
 
+/** Flavours marry while it stands; what it lacks is tasted only then. */
+const stands = (after: string, seconds: number, what: string) =>
+	does('stand', 'rest', `Let the ${what} stand`, about(seconds), none, { after: [after] });
+const tasted = (what: string) =>
+	does('taste', 'finish', `Taste the ${what}, add of what was kept by`, about(30), whole, {
+		after: ['stand'],
+		sign: 'Salt and acid in balance on a leaf or a piece of what it goes with.'
+	});
+
 const herbSauce: Technique = {
 	id: 'herb-sauce',
 	name: 'Green herb sauce',
@@ -213,14 +223,16 @@ const herbSauce: Technique = {
 	),
 	steps: [
 		cuts('pick', 'Pick the herbs', 'pick herbs', 0.008),
-		prepares('pound', 'Pound or blend the sauce, taste', 300, 0.4, {
+		prepares('pound', 'Pound or blend the sauce', 300, 0.4, {
 			after: ['pick:3600'],
 			cautions: ['Raw garlic or herbs under oil: in the cold, for days, not weeks.']
-		})
+		}),
+		stands('pound', 600, 'sauce'),
+		tasted('sauce')
 	],
 	vessels: [],
-	ahead: early('pound', 'raw garlic or herbs under oil', 'under a film of oil, in the cold'),
-	plate: { step: 'pound', perPlate: 6, ...inTheCold }
+	ahead: early('stand', 'raw garlic or herbs under oil', 'under a film of oil, in the cold'),
+	plate: { step: 'taste', perPlate: 6, ...inTheCold }
 };
 
 const vinaigrette: Technique = {
@@ -236,10 +248,10 @@ const vinaigrette: Technique = {
 		['olive oil', 15, 'ml', 'shake', 's'],
 		salt('shake')
 	),
-	steps: [prepares('shake', 'Shake the dressing, taste', 180, 0.3)],
+	steps: [prepares('shake', 'Shake the dressing', 180, 0.3), stands('shake', 300, 'dressing'), tasted('dressing')],
 	vessels: [],
-	ahead: early('shake', 'dressings without garlic', 'in a jar, in the cold'),
-	plate: { step: 'shake', perPlate: 5, ...inTheCold }
+	ahead: early('stand', 'dressings without garlic', 'in a jar, in the cold'),
+	plate: { step: 'taste', perPlate: 5, ...inTheCold }
 };
 
 const panSauce: Technique = {
@@ -247,6 +259,7 @@ const panSauce: Technique = {
 	name: 'Pan sauce from the sear',
 	kind: 'sauce',
 	makes: 'pan sauce',
+	madeIn: 'frying pan',
 	words: ['gravy', 'jus', 'wine', 'deglaze'],
 	about: 'Needs the pan that the meat was seared in: tie it to that part.',
 	parameters: [],
@@ -413,6 +426,7 @@ const traySyrup: Technique = {
 	name: 'Syrup from the roasting tray',
 	kind: 'sauce',
 	makes: 'pan sauce',
+	madeIn: 'tray',
 	words: ['gravy', 'tray', 'deglaze', 'honey'],
 	about: 'From what sticks to the tray of a roast: tie it to that part.',
 	parameters: [],
@@ -435,7 +449,7 @@ const traySyrup: Technique = {
 			{ need: burner(), heat: 'a boil', after: ['scrape:600'], sign: 'Runs off the spoon in threads.' }
 		)
 	],
-	vessels: vessels(['saucepan', 'reduce', 'reduce']),
+	vessels: vessels(['tray', 'scrape', 'scrape'], ['saucepan', 'reduce', 'reduce']),
 	plate: plated('reduce', 5, 'pan sauce')
 };
 

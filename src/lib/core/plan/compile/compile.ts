@@ -3,6 +3,7 @@ import type { Issue, Read, Wanted } from '../../issues';
 import type { Kitchen, VesselKind } from '../../model/kitchen';
 import { serviceOf, type Meal } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
+import { finishersOf, finishStep } from '../../model/finishing';
 import { hour, minute } from '../../units/time';
 import { grid, gridDown, gridUp } from '../grid';
 import type { Problem } from '../problem';
@@ -106,13 +107,16 @@ export function compileMeal(
 		// Alone it has all burners to itself.
 		const isBound = meal.parts.length === 1 || meal.links.some((l) => l.from.part === part.id || l.to.part === part.id);
 		const onTray = loads.get(part.id);
+		const sauces = finishersOf(meal, part);
 		/** A tray that is emptied of several is not done with all of them at once. */
 		const isEmptied = (from: string) => onTray !== undefined && from.endsWith(`/${onTray.step}`);
-		const tried = alternativesOf(part, meal, kitchen, techniques, { isBound, onTray }).map(({ id, portions }) => ({
-			id,
-			portions,
-			cooked: portions.map((p) => cook(p, kitchen, ['parts', i], manning))
-		}));
+		const tried = alternativesOf(part, meal, kitchen, techniques, { isBound, onTray, sauces }).map(
+			({ id, portions }) => ({
+				id,
+				portions,
+				cooked: portions.map((p) => cook(p, kitchen, ['parts', i], manning))
+			})
+		);
 		const able = tried.filter((t) => t.cooked.every((c) => c.ok));
 		const [first] = tried;
 		if (able.length === 0 && first) {
@@ -162,6 +166,13 @@ export function compileMeal(
 		return { ...onOneTray(tasks, tray, steps), of };
 	});
 	for (const l of lying) lags.push(...l.lags);
+	for (const sauce of meal.parts) {
+		if (sauce.finishes === undefined) continue;
+		const made = plated.filter((p) => p.of === sauce.id).flatMap((p) => p.served);
+		const finished = plated.filter((p) => p.of === sauce.finishes).flatMap((p) => p.ends(finishStep(sauce)));
+		for (const to of finished.filter((id) => steps.has(id)))
+			lags.push(...made.filter((id) => steps.has(id)).map((from) => ({ from, to, min: 0 })));
+	}
 	for (const link of meal.links) {
 		// What follows a step follows its last batch in each pan.
 		const to = taskId(link.to.part, link.to.step);

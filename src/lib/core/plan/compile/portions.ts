@@ -3,6 +3,7 @@
 import type { Kitchen } from '../../model/kitchen';
 import type { Meal, Part } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
+import { unplated, withFinish } from '../../model/finishing';
 import { namedIn } from '../../model/time-model';
 import { batchesOf, mostBatches, type Batches } from './load';
 import type { Mutable } from './traced';
@@ -84,15 +85,13 @@ const inTurn = 'in-turn';
  * All ways to make a part that may be taken: the one that is set, or those that make the same where the planner chooses; and
  * where batches go side by side on burners, the same one after another.
  *
- * @param isBound whether other parts hang on its steps by name, or there are none: then there is one way
- * @param onTray its step that lies on a tray with other parts, and how
  */
 export function alternativesOf(
 	part: Part,
 	meal: Pick<Meal, 'covers'>,
 	kitchen: Kitchen,
 	techniques: ReadonlyMap<string, Technique>,
-	{ isBound = false, onTray }: { readonly isBound?: boolean; readonly onTray?: SharedLoad | undefined } = {}
+	{ isBound = false, onTray, sauces = [] }: Besides = {}
 ): readonly Alternative[] {
 	const set = techniques.get(part.technique);
 	if (!set) return [];
@@ -100,11 +99,19 @@ export function alternativesOf(
 		part.choose === true && set.makes !== undefined
 			? [...techniques.values()].filter((t) => t.makes === set.makes && t.id !== set.id && t.archived !== true)
 			: [];
-	const make = (technique: Technique, prefix: string, isInTurn = false): Alternative => ({
-		id: isInTurn ? inTurn : technique.id,
-		technique,
-		portions: portionsOf(part, { technique, prefix, isInTurn, mayChoose: others.length === 0, onTray }, meal, kitchen)
-	});
+	const make = (plain: Technique, prefix: string, isInTurn = false): Alternative => {
+		const technique = part.finishes === undefined ? plain : unplated(plain);
+		return {
+			id: isInTurn ? inTurn : technique.id,
+			technique,
+			portions: portionsOf(
+				part,
+				{ technique, prefix, isInTurn, mayChoose: others.length === 0, onTray, sauces },
+				meal,
+				kitchen
+			)
+		};
+	};
 	const own = make(set, '');
 	if (others.length > 0) return [own, ...others.map((t) => make(t, `${t.id}.`))];
 	const isSpread = own.portions.some(({ works, ahead }) => ahead === undefined && works.some((w) => w.isBeside));
@@ -119,6 +126,17 @@ interface Making {
 	readonly isInTurn: boolean;
 	readonly mayChoose: boolean;
 	readonly onTray: SharedLoad | undefined;
+	readonly sauces: readonly Part[];
+}
+
+/** What else a part's making depends on. */
+interface Besides {
+	/** Whether other parts hang on its steps by name, or there are none: then there is one way. */
+	readonly isBound?: boolean;
+	/** Its step that lies on a tray with other parts, and how. */
+	readonly onTray?: SharedLoad | undefined;
+	/** Parts that it is finished with. */
+	readonly sauces?: readonly Part[];
 }
 
 /** A step's load where others lie on its tray too. */
@@ -129,11 +147,12 @@ interface SharedLoad {
 
 function portionsOf(
 	part: Part,
-	{ technique, prefix, isInTurn, mayChoose, onTray }: Making,
+	{ technique: plain, prefix, isInTurn, mayChoose, onTray, sauces }: Making,
 	meal: Pick<Meal, 'covers'>,
 	kitchen: Kitchen
 ): readonly Portion[] {
 	const all = part.covers ?? meal.covers;
+	const technique = withFinish(plain, part, sauces);
 	const known = (settings: Part['settings']) =>
 		Object.fromEntries(Object.entries(settings).filter(([id]) => technique.parameters.some((p) => p.id === id)));
 	const wishes = (part.wishes ?? []).map((w) => ({
@@ -154,11 +173,11 @@ function portionsOf(
 	const changed = new Set(
 		rest.flatMap((w) => technique.parameters.map((p) => p.id).filter((id) => w.settings[id] !== first.settings[id]))
 	);
-	const shared = sharedSteps(technique, changed, rest.length > 0);
+	const shared = sharedSteps(technique, changed, rest.length > 0, plain.plate.step);
 	const leader = portion({
 		...base,
 		part: { ...part, covers: first.covers, settings: first.settings },
-		technique,
+		technique: main > 0 ? technique : withFinish(plain, part, sauces, apart[0]?.guest),
 		shared,
 		leader: undefined
 	});
@@ -172,7 +191,7 @@ function portionsOf(
 				covers: w.covers,
 				settings: w.settings
 			},
-			technique,
+			technique: withFinish(plain, part, sauces, w.guest),
 			shared,
 			leader
 		})
@@ -189,7 +208,12 @@ function aheadMode(part: Part, technique: Technique, mayChoose: boolean): AheadM
 }
 
 /** Steps that no changed parameter touches, nor any step before them: done once for everybody. */
-function sharedSteps(technique: Technique, changed: ReadonlySet<string>, isSplit: boolean): ReadonlySet<string> {
+function sharedSteps(
+	technique: Technique,
+	changed: ReadonlySet<string>,
+	isSplit: boolean,
+	last: string
+): ReadonlySet<string> {
 	if (!isSplit) return new Set();
 	const touched = new Set(
 		technique.steps
@@ -212,8 +236,8 @@ function sharedSteps(technique: Technique, changed: ReadonlySet<string>, isSplit
 			grew = true;
 		}
 	}
-	// The step that is plated is each portion's own.
-	touched.add(technique.plate.step);
+	// The step that is plated is each portion's own, and with what it is finished.
+	touched.add(technique.plate.step).add(last);
 	return new Set(technique.steps.map((s) => s.id).filter((id) => !touched.has(id)));
 }
 

@@ -46,7 +46,9 @@ test('any two or three of them, for few: the slowest first, the others within it
 			expect(new Set(roasts.map((s) => s.vessel)).size).toBe(1);
 			// One goes in after the other, each for its own minutes.
 			const ins = roasts.map((s) => s.hands[0]!);
-			ins.slice(1).forEach((h, i) => { expect(h.from).toBeGreaterThanOrEqual(ins[i]!.to); });
+			ins.slice(1).forEach((h, i) => {
+				expect(h.from).toBeGreaterThanOrEqual(ins[i]!.to);
+			});
 			// The tray comes out once, and is tossed at most once.
 			const touches = roasts.flatMap((s) => s.hands.slice(1));
 			expect(touches.filter((h) => h.say.startsWith('Tray out'))).toHaveLength(1);
@@ -133,7 +135,9 @@ describe('guests', () => {
 describe('changes to a meal', () => {
 	const meal = onOne(['carrots-roast', 'onions-roast', 'leeks-roast'], 2);
 	const trays = (m: Meal) => m.parts.map((p) => p.trayOf);
-	const consistent = (m: Meal) => { expect(readMeal(m, library).ok).toBe(true); };
+	const consistent = (m: Meal) => {
+		expect(readMeal(m, library).ok).toBe(true);
+	};
 
 	test('whoever has the tray leaves, and the next has it', () => {
 		const next = withoutPart(meal, 'p0', library);

@@ -4,6 +4,7 @@ import type { Kitchen } from '../../model/kitchen';
 import { serviceOf, type Meal } from '../../model/meal';
 import { stationKinds } from '../../model/stations';
 import type { Lane, Plan, PlannedStep, Plating, Taken } from '../../model/plan';
+import { finishStep } from '../../model/finishing';
 import { spreadOf, usualOf } from '../../timing/timing';
 import { allergensOf } from '../../model/quantities';
 import { baseOf } from '../compile/portions';
@@ -141,7 +142,10 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		if (!last || !service) return [];
 		const isMadeBefore = isBefore || before.some((task) => timed.has(task));
 		const beside = trace.trays.find((t) => t.includes(of))?.filter((id) => id !== of) ?? [];
-		const tags = tagsOf([p, ...trace.plated.filter((o) => beside.includes(o.of))]);
+		const sauces = trace.plated.filter(
+			(o) => o.part.finishes === of && p.ends(finishStep({ id: o.of })).some((t) => timed.has(t))
+		);
+		const tags = tagsOf([p, ...trace.plated.filter((o) => beside.includes(o.of)), ...sauces]);
 		const plated = service.at - (trace.offsets.get(part.id) ?? 0);
 		const { id, name, course, tone } = part;
 		const wait = last.wait ?? 0;
