@@ -366,3 +366,81 @@ test('a dressing stands, is tasted, finishes its part; a sauce is made in the pa
 	for (const name of [/Let the dressing stand/, /Taste the dressing/])
 		await expect(page.getByRole('button', { name }).first()).toBeAttached();
 });
+
+test('griddle and grill: crossed marks by quarter turns, heat turned down by a cue, half of the grill gentle', async ({
+	page
+}) => {
+	test.slow();
+	await open(page, '/kitchen');
+	await newKitchen(page, 'A bistro line', 'Our kitchen');
+	await page
+		.getByRole('button', { name: /^Grill/ })
+		.first()
+		.click();
+	await page.getByRole('button', { name: 'Half hot, half gentle', exact: true }).click();
+	await expect(page.getByRole('button', { name: /Grill, gentle half/ }).first()).toBeVisible();
+	await page.getByRole('link', { name: 'Menu', exact: true }).click();
+	await newMeal(page, 'Our meal', 4, '17:00', '19:30');
+	for (const [text, name] of [
+		['steak griddle', 'Steak, on the griddle'],
+		['chicken thighs gentle', 'Chicken thighs, on the gentle half'],
+		['asparagus grilled', 'Asparagus, grilled']
+	] as const)
+		await add(page, 'plates', text, name);
+	await part(page, 'Steak, on the griddle').getByLabel('Turning').selectOption('quarter turns: crossed marks');
+	await expectPlan(page);
+	await page.getByRole('link', { name: 'Plan', exact: true }).click();
+	await planned(page);
+	const card = page.getByRole('region', { name: 'The step' });
+	const step = async (name: RegExp) => {
+		await page.getByRole('button', { name }).first().focus();
+		await page.keyboard.press('Enter');
+	};
+	await step(/Sear the steaks on the griddle/);
+	await expect(card.getByText(/a quarter turn, the same face down/)).toBeVisible();
+	await expect(card.getByText(/Griddle down to medium/)).toBeVisible();
+	await expect(card.getByText(/across both burners/)).toBeVisible();
+	await step(/Grill the thighs gently/);
+	await expect(card.getByText(/Grill, gentle half/).first()).toBeVisible();
+	await step(/Grill the asparagus/);
+	await expect(card.getByText(/Grill, hot half/).first()).toBeVisible();
+});
+
+test('a live fire: lit in time, its fuel counted, food in the falling heat, measured by a hand while cooking', async ({
+	page
+}) => {
+	test.slow();
+	await open(page, '/kitchen');
+	await newKitchen(page, 'A family kitchen', 'Our garden');
+	const stations = page.getByRole('group', { name: 'Add a station' });
+	await stations.getByRole('button', { name: 'Grill', exact: true }).click();
+	await page.getByLabel('on', { exact: true }).selectOption('charcoal: lit before, fed, falls');
+	await type(page.getByLabel('or a hand stays over it for', { exact: true }), '2');
+	await expect(page.getByLabel('As hot as', { exact: true })).toHaveValue('290');
+	await stations.getByRole('button', { name: 'Wood oven', exact: true }).click();
+	await page.getByRole('link', { name: 'Menu', exact: true }).click();
+	await newMeal(page, 'Our meal', 2, '15:00', '19:30');
+	for (const [text, name] of [
+		['flatbread wood', 'Flatbread, from the wood oven'],
+		['onions falling', 'Onions and peppers, from the falling'],
+		['steak grill', 'Steak, on the grill']
+	] as const)
+		await add(page, 'plates', text, name);
+	await expectPlan(page);
+	await page.getByRole('link', { name: 'Shopping and bowls' }).click();
+	const shopping = page.getByRole('region', { name: 'Shopping' });
+	await expect(shopping.getByRole('row', { name: /^charcoal .*Grill: lit at 1\d:\d\d/ })).toBeVisible();
+	await expect(shopping.getByRole('row', { name: /^wood .*Wood oven: lit at 1\d:\d\d/ })).toBeVisible();
+	await page.getByRole('link', { name: 'Cook', exact: true }).click();
+	await expect(page.getByText(/Light the fire in the wood oven: to .*kg of wood/).first()).toBeVisible();
+	const fire = page.getByRole('region', { name: 'The fire' });
+	await expect(fire.getByText(/lit at 1\d:\d\d with .* of charcoal/)).toBeVisible();
+	await page.getByRole('button', { name: 'Next cue' }).click();
+	const grill = fire.getByRole('listitem').filter({ hasText: 'charcoal' });
+	await type(grill.getByLabel('A hand stays for'), '4');
+	await grill.getByRole('button', { name: 'It has 230 °C' }).click();
+	await expect(grill.getByText('230 °C as measured')).toBeVisible();
+	await expect(fire.getByText(/230 °C by the plan/)).toBeVisible({ timeout: 30_000 });
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(grill.getByText('230 °C as measured')).toHaveCount(0);
+});

@@ -10,6 +10,8 @@ export type Wanted =
 			readonly kind: 'station';
 			readonly station: string;
 			readonly settings?: readonly number[];
+			/** °C between which it has to be. */
+			readonly between?: readonly [number, number];
 			readonly racks?: number;
 			readonly leastPower?: number;
 	  };

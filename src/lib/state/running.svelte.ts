@@ -135,6 +135,12 @@ export class Running {
 		void this.replan();
 	}
 
+	/** A fire is hotter or cooler than it was planned: the rest is planned for what it is. */
+	heat(station: string, celsius: number): void {
+		this.record({ kind: 'heat', station, celsius });
+		void this.replan();
+	}
+
 	undo(): void {
 		this.replans++;
 		this.isReplanning = false;
@@ -151,7 +157,7 @@ export class Running {
 		this.trouble = undefined;
 		const isStill = () => mine === this.replans;
 		const because = active(this.run.events)
-			.filter((e) => e.kind === 'late' || e.kind === 'out' || e.kind === 'back')
+			.filter((e) => e.kind === 'late' || e.kind === 'out' || e.kind === 'back' || e.kind === 'heat')
 			.slice(-1)
 			.map((e) => e.id);
 		const answer = await this.replanner(standingOf(this.run, this.at), (plan, moved) => {

@@ -15,10 +15,11 @@
 	import { getApp } from '$lib/state/app.svelte';
 	import { clocks, newName, zone } from '$lib/state/clocks';
 	import { Running } from '$lib/state/running.svelte';
-	import { nextHelper, withCrew } from '$lib/core/run/posts';
+	import { nextHelper, withCrew, withHeats } from '$lib/core/run/posts';
 	import CrewPanel from '$lib/ui/cook/CrewPanel.svelte';
 	import ClockBar from '$lib/ui/cook/ClockBar.svelte';
 	import NextList from '$lib/ui/cook/NextList.svelte';
+	import FirePanel from '$lib/ui/cook/FirePanel.svelte';
 	import NowCard from '$lib/ui/cook/NowCard.svelte';
 	import OnList from '$lib/ui/cook/OnList.svelte';
 	import RunNotes from '$lib/ui/cook/RunNotes.svelte';
@@ -31,7 +32,8 @@
 		(standing, onPlan) => {
 			const cooked = app.meals.find((m) => m.id === standing.plan.meal) ?? app.meal;
 			const situation = app.situationOf(cooked);
-			const kitchen = standing.crew ? withCrew(situation.kitchen, standing.crew) : situation.kitchen;
+			const fired = withHeats(situation.kitchen, standing.heats ?? new Map());
+			const kitchen = standing.crew ? withCrew(fired, standing.crew) : fired;
 			return app.planning.replan({ ...situation, kitchen }, standing, onPlan);
 		},
 		{ clocks, zone, newId: newName, by: 'this device' }
@@ -192,6 +194,20 @@
 				}}
 			/>
 		</section>
+		{#if view.plan.fires}
+			<section aria-label="The fire">
+				<h2>The fire</h2>
+				<FirePanel
+					plan={view.plan}
+					clock={running.now}
+					{wallOf}
+					heats={view.heats}
+					onheat={(station, celsius) => {
+						running.heat(station, celsius);
+					}}
+				/>
+			</section>
+		{/if}
 		<section aria-label="Who is here">
 			<h2>Who is here</h2>
 			<CrewPanel

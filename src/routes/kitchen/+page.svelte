@@ -4,6 +4,7 @@
 	import {
 		withCook,
 		withCooks,
+		withGrillHalved,
 		withNewStation,
 		withNewVessel,
 		withoutStation,
@@ -112,6 +113,9 @@
 			}}
 			onremove={() => {
 				app.changeKitchen(withoutStation(kitchen, station.id));
+			}}
+			onhalve={() => {
+				app.changeKitchen(withGrillHalved(kitchen, station.id));
 			}}
 		/>
 	{/if}

@@ -19,14 +19,18 @@ export const none: Hands = { kind: 'none' };
 
 /**
  * Touches at shares of the step, as [share, seconds, words, seconds for each piece]; and one again and again, as [interval,
- * seconds, words, seconds for each piece].
+ * seconds, words, seconds for each piece]. What is `marked` is done where crossed marks are chosen.
  */
 export function touches(
-	at: readonly (readonly [share: Quantity, seconds: number, say: string, each?: number])[],
+	at: readonly (readonly [share: Quantity, seconds: number, say: string, each?: number, marked?: 'marked'])[],
 	every?: readonly [interval: Quantity, seconds: number, say: string, each?: number]
 ): Hands {
 	const touch = (seconds: number, say: string, each?: number) => ({ seconds, say, ...(each ? { each } : {}) });
-	const list = at.map(([share, seconds, say, each]) => ({ share, ...touch(seconds, say, each) }));
+	const list = at.map(([share, seconds, say, each, marked]) => ({
+		share,
+		...touch(seconds, say, each),
+		...(marked ? { when: { parameter: 'turns', is: [crossed] } } : {})
+	}));
 	if (!every) return { kind: 'touches', at: list };
 	const [interval, seconds, say, each] = every;
 	return { kind: 'touches', at: list, every: { interval, ...touch(seconds, say, each) } };
@@ -139,6 +143,24 @@ export const fat = choice(
 	'neutral and high: it smokes later than the pan gets hot',
 	panFats.map((name, i) => [i, name] as const)
 );
+/** Where bars are wanted: turned a quarter on each face, they cross. */
+export const crossed = 1;
+export const marking = (often: number, usual: number): Parameter => ({
+	...turning,
+	usual,
+	most: often,
+	options: [
+		{ value: often, say: 'often' },
+		{ value: 0, say: 'once: straight marks' },
+		{ value: crossed, say: 'quarter turns: crossed marks' }
+	]
+});
+/** A quarter turn on each face, where crossed marks are chosen. */
+export const quarterTurns = (what: string) =>
+	[
+		[0.25, 4, `${what} a quarter turn, the same face down`, 3, 'marked'],
+		[0.75, 4, `${what} a quarter turn, this face down`, 3, 'marked']
+	] as const;
 export const resting = choice('cover', 'Rest', 'uncovered keeps the crust; tented keeps the warmth', [
 	[0, 'uncovered'],
 	[1, 'tented'],

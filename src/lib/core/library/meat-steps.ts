@@ -85,7 +85,7 @@ export const slices = (what: string, after = 'rest', wait = 480): Step =>
 	handles('slice', `Slice the ${what}`, 'carve a portion', 1, { after: [`${after}:${wait}`] });
 
 /** A piece in the oven, seared before or after or not at all; and its rest from an oven, or a fire. */
-type Ways = Pick<Extract<TimeModel, { kind: 'roast' }>, 'seared' | 'finish' | 'fire'>;
+type Ways = Pick<Extract<TimeModel, { kind: 'roast' }>, 'seared' | 'finish' | 'fire' | 'turns'>;
 export const roasted = (setting: number, ways: Ways = {}): TimeModel => ({
 	kind: 'rest',
 	food,

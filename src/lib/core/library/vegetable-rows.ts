@@ -26,7 +26,7 @@ export interface Row {
 	readonly piece: readonly [length: number, width: number];
 }
 
-export type Way = 'boil' | 'steam' | 'pan' | 'roast' | 'braise' | 'glaze' | 'grill';
+export type Way = 'boil' | 'steam' | 'pan' | 'roast' | 'braise' | 'glaze' | 'grill' | 'embers';
 
 const across = (usual: number, least: number, most: number) => size('Cut, across', least, usual, most);
 
@@ -174,7 +174,7 @@ export const rows: readonly Row[] = [
 		say: 'Peel and cube the squash',
 		yields: 'roast squash',
 		grams: 140,
-		ways: ['steam', 'roast', 'grill'],
+		ways: ['steam', 'roast', 'grill', 'embers'],
 		words: ['pumpkin'],
 		pieces: 8,
 		piece: [0.03, 0.03]
@@ -205,7 +205,7 @@ export const rows: readonly Row[] = [
 		say: 'Cut the onions and peppers in strips',
 		yields: 'onion',
 		grams: 110,
-		ways: ['pan', 'roast', 'grill'],
+		ways: ['pan', 'roast', 'grill', 'embers'],
 		words: ['peppers', 'capsicum'],
 		pieces: 8,
 		piece: [0.05, 0.015]

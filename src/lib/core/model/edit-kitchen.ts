@@ -16,6 +16,28 @@ export function withoutStation(kitchen: Kitchen, id: string): Kitchen {
 	};
 }
 
+/** How hot the gentle half of a grill is, °C (est.): food is finished there, its lid on. */
+const gentle = 170;
+
+/** A grill of two places or more as two: half of it hot, half gentle; the same kitchen where it is none. */
+export function withGrillHalved(kitchen: Kitchen, id: string): Kitchen {
+	const at = kitchen.stations.findIndex((s) => s.id === id);
+	const grill = kitchen.stations[at];
+	if (grill?.kind !== 'grill' || grill.places < 2) return kitchen;
+	const ids = kitchen.stations.map((s) => s.id);
+	const places = Math.floor(grill.places / 2);
+	const { name } = grill;
+	const hot: Station = { ...grill, name: `${name}, hot half`.slice(0, 80), places: grill.places - places };
+	const half: Station = {
+		...without(grill, 'at'),
+		id: freeId(ids, `${id}-gentle`.slice(0, 60)),
+		name: `${name}, gentle half`.slice(0, 80),
+		places,
+		temperature: gentle
+	};
+	return { ...kitchen, stations: kitchen.stations.toSpliced(at, 1, hot, half) };
+}
+
 /** One more burner, like the last one. */
 export function withBurner(kitchen: Kitchen): Kitchen {
 	return withNewStation(kitchen, 'burner');

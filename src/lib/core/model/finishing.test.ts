@@ -52,7 +52,7 @@ test('amounts: all of it on the step that adds it, so much to begin with; bought
 	expect(amount!.used).toBeGreaterThan(80);
 	expect(amount!.used).toBeLessThan(100);
 	expect(amount!.first! / amount!.used).toBeCloseTo(0.6, 9);
-	const alone = shoppingOf({ ...meal, parts: meal.parts.map((p) => ({ ...p, finishes: undefined })) } as Meal, library);
+	const alone = shoppingOf({ ...meal, parts: meal.parts.map((p) => ({ ...p, finishes: undefined })) }, library);
 	expect(shoppingOf(meal, library)).toEqual(alone);
 });
 

@@ -186,6 +186,20 @@ export const planSchema = z.object({
 			kept: z.array(z.object({ part: z.string(), since: time, until: time, how: z.string() }))
 		})
 		.optional(),
+	/** Live fires: when each is lit, its fuel in all and to light it, kilograms, and when it is fed. */
+	fires: z
+		.array(
+			z.object({
+				lane: z.string(),
+				fuel: z.enum(['charcoal', 'wood']),
+				lit: time,
+				hottest: z.number(),
+				toLight: z.number(),
+				kilograms: z.number(),
+				feed: z.array(z.object({ at: time, kilograms: z.number() }))
+			})
+		)
+		.optional(),
 	/** Stretches where hands are wanted again and again, and where a cook is free. */
 	tight: z.array(z.object({ from: time, to: time, count: z.int() })),
 	idle: z.array(z.object({ cook: z.string(), from: time, to: time }))

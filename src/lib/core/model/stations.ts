@@ -1,4 +1,5 @@
 // Every kind of station in one table: what it is called, what it is good for, how large, and what it is usually like.
+import type { LiveFuel } from '../heat/fire';
 import type { Duty, Station, StationKind, StationOf } from './kitchen';
 
 type Fresh<K extends StationKind> = Omit<StationOf<K>, 'id' | 'name' | 'kind' | 'at'>;
@@ -98,6 +99,12 @@ export const usualStation = {
 	grill: { temperature: 280 },
 	'wood oven': { temperature: 380 }
 } as const;
+
+/** What a station burns where it is a live fire: it has to be lit long before, is fed, and falls. */
+export function liveFuelOf(station: Station): LiveFuel | undefined {
+	if (station.kind === 'wood oven') return 'wood';
+	return station.kind === 'grill' && station.fuel === 'charcoal' ? 'charcoal' : undefined;
+}
 
 /** A rack of an oven whose width and depth nobody measured, cm; and its walls, to each side of the rack. */
 export const usualRack = { width: 46, depth: 36, wall: 7 } as const;

@@ -50,6 +50,7 @@ const timeSchema = z.object({
 });
 
 const racks = z.int().min(1).max(10);
+const between = z.tuple([celsius, celsius]).refine(([low, high]) => low <= high, 'must be from low to high');
 const needSchema = z.discriminatedUnion('kind', [
 	z.object({ kind: z.literal('burner'), leastPower: z.number().positive().optional() }),
 	z.object({
@@ -65,12 +66,13 @@ const needSchema = z.discriminatedUnion('kind', [
 	/** °C of its oil; absent: as usual. */
 	z.object({ kind: z.literal('fryer'), setting: celsius.optional() }),
 	z.object({ kind: z.literal('warm') }),
-	z.object({ kind: z.literal('grill') }),
+	/** °C between which it works there; absent: as hot as it is. */
+	z.object({ kind: z.literal('grill'), between: between.optional() }),
 	z.object({ kind: z.literal('griddle') }),
 	/** °C of the bath, to whole degrees. */
 	z.object({ kind: z.literal('water bath'), setting: quantitySchema }),
 	z.object({ kind: z.literal('steamer') }),
-	z.object({ kind: z.literal('wood oven') })
+	z.object({ kind: z.literal('wood oven'), between: between.optional() })
 ]);
 export type Need = z.infer<typeof needSchema>;
 
@@ -110,7 +112,13 @@ const loadSchema = z.discriminatedUnion('on', [
 export type Load = z.infer<typeof loadSchema>;
 
 /** Seconds, and so many more for each piece that is in at once. */
-const touch = { seconds: z.int().min(1).max(3600), say: nameSchema, each: z.number().min(0).max(600).optional() };
+const touch = {
+	seconds: z.int().min(1).max(3600),
+	say: nameSchema,
+	each: z.number().min(0).max(600).optional(),
+	/** Only where a choice is one of these values. */
+	when: z.object({ parameter: idSchema, is: z.array(z.number()).min(1) }).optional()
+};
 const handsSchema = z.discriminatedUnion('kind', [
 	z.object({
 		kind: z.literal('whole'),
@@ -322,7 +330,8 @@ export function readTechnique(data: unknown, path: Path = []): Read<Technique> {
 		});
 		if (s.hands.kind === 'touches') {
 			const asked = [...s.hands.at, ...(s.hands.every ? [s.hands.every] : [])];
-			for (const touch of asked) named(namedIn(touch), ['steps', i, 'hands']);
+			for (const touch of asked)
+				named([...namedIn(touch), ...(touch.when ? [touch.when.parameter] : [])], ['steps', i, 'hands']);
 		}
 		if (s.load) named(namedIn(s.load), ['steps', i, 'load']);
 		if (s.need) named(namedIn(s.need), ['steps', i, 'need']);

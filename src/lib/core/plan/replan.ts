@@ -18,6 +18,8 @@ export interface Standing {
 	readonly begun: readonly { readonly step: string; readonly from: number; readonly to: number }[];
 	/** Cooks who have left, and who came, where anybody did. */
 	readonly crew?: { readonly away: ReadonlySet<string>; readonly joined: readonly string[] };
+	/** How hot fires were measured, °C, by station. */
+	readonly heats?: ReadonlyMap<string, number>;
 	/** Courses that are served. */
 	readonly served?: readonly string[];
 }

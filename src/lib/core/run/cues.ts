@@ -4,7 +4,7 @@ import { platingsOf, type Plan, type PlannedStep } from '../model/plan';
 export interface Cue {
 	/** Of its step, or course, and what of it: the same over replans. */
 	readonly id: string;
-	readonly kind: 'oven' | 'start' | 'touch' | 'look' | 'end' | 'warm' | 'plate' | 'serve';
+	readonly kind: 'oven' | 'feed' | 'start' | 'touch' | 'look' | 'end' | 'warm' | 'plate' | 'serve';
 	/** When it is due, and until when it takes hands; the plan's clock, seconds. */
 	readonly at: number;
 	readonly until: number;
@@ -16,17 +16,30 @@ export interface Cue {
 	/** Which stretch of the step's hands it is; absent: none, it only tells. */
 	readonly hand: number | undefined;
 	readonly cook: string | undefined;
+	/** The fire that it feeds. */
+	readonly lane?: string;
 }
 
 /** An end so close to another cue of the same part needs none of its own, seconds. */
 const atOnce = 45;
 /** At one instant, what frees comes before what begins. */
-const rank: Record<Cue['kind'], number> = { end: 0, touch: 1, look: 2, oven: 3, start: 4, warm: 5, plate: 6, serve: 7 };
+const rank: Record<Cue['kind'], number> = {
+	end: 0,
+	touch: 1,
+	look: 2,
+	oven: 3,
+	feed: 4,
+	start: 5,
+	warm: 6,
+	plate: 7,
+	serve: 8
+};
 
 /** The cues of a plan in order of time. */
 export function cuesOf(plan: Plan): readonly Cue[] {
 	const cues = [
 		...plan.terrain.flatMap((t) => ovenCues(plan, t)),
+		...(plan.fires ?? []).flatMap(feedCues),
 		...plan.steps.flatMap((step) => stepCues(plan, step)),
 		...plan.services.flatMap((s) => courseCues(plan, s))
 	];
@@ -56,6 +69,11 @@ function courseCues(plan: Plan, service: Plan['services'][number]): readonly Cue
 			return [...(from >= to ? [] : plate), ...(goesOut ? [serve] : [])];
 		})
 	];
+}
+
+function feedCues({ lane, feed }: NonNullable<Plan['fires']>[number]): readonly Cue[] {
+	const common = { part: undefined, step: undefined, course: undefined, hand: undefined, cook: undefined };
+	return feed.map(({ at }, k): Cue => ({ ...common, id: `${lane}#feed-${k + 1}`, kind: 'feed', at, until: at, lane }));
 }
 
 function ovenCues(plan: Plan, { lane, points }: Plan['terrain'][number]): readonly Cue[] {

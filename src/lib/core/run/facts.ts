@@ -17,6 +17,8 @@ export interface Facts {
 	/** What is not there any more: cooks, stations; and cooks who were not there at first, in the order in which they came. */
 	readonly away: ReadonlySet<string>;
 	readonly joined: readonly string[];
+	/** How hot each fire was when it was measured last, °C. */
+	readonly heats: ReadonlyMap<string, number>;
 	/** The steps that the last replan moved, where nothing was done since. */
 	readonly moved: readonly string[];
 }
@@ -34,6 +36,7 @@ export function factsOf(run: Run): Facts {
 	let moved: readonly string[] = [];
 	const away = new Set<string>();
 	const joined = new Set<string>();
+	const heats = new Map<string, number>();
 	for (const e of events) {
 		moved = [];
 		const at = clock(e.at);
@@ -58,6 +61,9 @@ export function factsOf(run: Run): Facts {
 			case 'out':
 				away.add(e.what);
 				break;
+			case 'heat':
+				heats.set(e.station, e.celsius);
+				break;
 			case 'back':
 				if (!away.delete(e.what)) joined.add(e.what);
 				break;
@@ -75,5 +81,5 @@ export function factsOf(run: Run): Facts {
 				break;
 		}
 	}
-	return { plan, since, done, begun, late, away, joined: [...joined], moved };
+	return { plan, since, done, begun, late, away, joined: [...joined], heats, moved };
 }

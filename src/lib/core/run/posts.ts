@@ -37,6 +37,16 @@ export function withCrew<K extends Pick<Kitchen, 'cooks'>>(kitchen: K, facts: Pi
 	return here.length === 0 ? kitchen : { ...kitchen, cooks: here.map((e) => e.cook) };
 }
 
+/** The kitchen with its fires as hot as they were measured. */
+export function withHeats<K extends Pick<Kitchen, 'stations'>>(kitchen: K, heats: ReadonlyMap<string, number>): K {
+	const stations = kitchen.stations.map((s) => {
+		const temperature = heats.get(s.id);
+		const isFire = s.kind === 'grill' || s.kind === 'wood oven';
+		return isFire && temperature !== undefined ? { ...s, temperature } : s;
+	});
+	return { ...kitchen, stations };
+}
+
 /** One cook's place in the run. */
 export interface Post {
 	readonly cook: string;

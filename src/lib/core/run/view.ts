@@ -34,6 +34,8 @@ export interface View {
 	/** Who or what is not there, and who came (see `Facts`). */
 	readonly away: ReadonlySet<string>;
 	readonly joined: readonly string[];
+	/** How hot each fire was when it was measured last, °C. */
+	readonly heats: ReadonlyMap<string, number>;
 }
 
 /** The run at an instant, milliseconds since 1970. */
@@ -61,7 +63,8 @@ export function viewRun(run: Run, at: number): View {
 		),
 		moved: facts.moved,
 		away: facts.away,
-		joined: facts.joined
+		joined: facts.joined,
+		heats: facts.heats
 	};
 }
 
@@ -73,5 +76,12 @@ export function standingOf(run: Run, at: number): Standing {
 	const served = plan.services.filter((s) => facts.done.has(`${s.course}#serve`)).map((s) => s.course);
 	const { away, joined } = facts;
 	const crew = away.size > 0 || joined.length > 0 ? { crew: { away, joined } } : {};
-	return { plan, now, begun: [...begun.values()], served, ...crew };
+	return {
+		plan,
+		now,
+		begun: [...begun.values()],
+		served,
+		...crew,
+		...(facts.heats.size > 0 ? { heats: facts.heats } : {})
+	};
 }

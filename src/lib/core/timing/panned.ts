@@ -6,7 +6,7 @@ import { crustTime, preheatTime, smokeAt } from '../heat/pan';
 import { scatter } from '../heat/properties';
 import { fats, panFats, type Fat } from '../foods/fats';
 import type { Care } from '../model/time-facts';
-import { commonOf } from './piece-of';
+import { commonOf, turnsOf } from './piece-of';
 import { cook, type Piece } from './pieces';
 import {
 	burnerOf,
@@ -31,7 +31,7 @@ function pieceOf(model: ModelOf<'pan'> | ModelOf<'pan-rest'>, value: Value, at: 
 		size: value(model.thickness),
 		shape: 'slab',
 		where: { kind: 'pan', baste: model.baste ?? 0 },
-		turns: value(model.turns),
+		turns: turnsOf(value(model.turns)),
 		turnedAt: model.turnedAt ?? 0.5
 	};
 }

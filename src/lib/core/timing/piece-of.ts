@@ -17,6 +17,11 @@ function coverOf(rest: PieceModel['rest'], value: Value): Piece['rest'] {
 	return how === 2 ? 'wrapped' : how === 1 ? 'tented' : 'bare';
 }
 
+/** Shorter than this it is no turning: a number that stands for once, with marks that cross, seconds. */
+const leastTurns = 10;
+/** Seconds between turns; 0: once. */
+export const turnsOf = (seconds: number) => (seconds < leastTurns ? 0 : seconds);
+
 /** All of a piece but its size and where it is cooked. */
 export function commonOf(
 	model: PieceModel,

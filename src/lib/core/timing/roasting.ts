@@ -10,7 +10,7 @@ import { inDish } from '../heat/surroundings';
 import { remembering } from './remembering';
 import { boilingPoint } from '../heat/water';
 import { usualStation } from '../model/stations';
-import { commonOf } from './piece-of';
+import { commonOf, turnsOf } from './piece-of';
 import { cook, wideOf, type Piece } from './pieces';
 import {
 	conductionSigma,
@@ -58,12 +58,15 @@ export const bodyOf = (food: Food, shape: 'slab' | 'cylinder' | 'sphere', size: 
 /** Seconds between turns on a grill, and in a fired oven, where the technique does not say. */
 const usualTurns = { grill: 60, 'wood oven': 120 } as const;
 
+/** A grill no hotter than this is a gentle one, with its lid on, °C. */
+const gentlest = 210;
+
 function pieceOf(model: ModelOf<'roast'> | ModelOf<'rest'>, value: Value, at: Circumstance): Piece {
 	const fire = at.fire ?? model.fire;
 	const setting = at.setting ?? model.oven ?? (fire ? usualStation[fire].temperature : usualOven);
 	const where: Piece['where'] =
 		fire === 'grill'
-			? { kind: 'grill', setting, isShut: false }
+			? { kind: 'grill', setting, isShut: setting <= gentlest }
 			: fire === 'wood oven'
 				? { kind: 'wood oven', setting }
 				: { kind: 'oven', setting, hasFan: at.hasFan ?? true };
@@ -72,7 +75,7 @@ function pieceOf(model: ModelOf<'roast'> | ModelOf<'rest'>, value: Value, at: Ci
 		size: value(model.thickness),
 		shape: model.shape ?? 'slab',
 		where,
-		turns: model.turns === undefined ? (fire ? usualTurns[fire] : 0) : value(model.turns),
+		turns: model.turns === undefined ? (fire ? usualTurns[fire] : 0) : turnsOf(value(model.turns)),
 		turnedAt: 0.5
 	};
 }

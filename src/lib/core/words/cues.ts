@@ -1,5 +1,7 @@
 // A cue in a cook's words: what to do, where and at what heat, the sign, the cautions. In metric units (see `inUnits`).
+import { handSeconds } from '../heat/fire';
 import type { Plan, PlannedStep } from '../model/plan';
+import { usualStation } from '../model/stations';
 import type { Cue } from '../run/cues';
 import { formatDuration } from '../units/time';
 import { wordCautions, wordFilled, wordSetting } from './steps';
@@ -16,7 +18,7 @@ export interface CueWords {
 const kindled: Readonly<Record<string, { readonly say: string; readonly sign: string; readonly caution?: string }>> = {
 	grill: {
 		say: 'Light the {place}: to {to}',
-		sign: 'A hand over the grate stays two seconds.',
+		sign: 'A hand over the grate stays {hand} s, no longer.',
 		caution: 'Charcoal and gas outdoors or under a hood: carbon monoxide.'
 	},
 	griddle: { say: 'Heat the {place} to {to}', sign: 'A drop of water dances.' },
@@ -56,25 +58,66 @@ function wordParts({ plating = 0, course }: Cue, plan: Plan): string | undefined
 	return own.map((id) => plan.parts.find((p) => p.id === id)?.name ?? id).join(', ');
 }
 
+/** Kilograms that light a fire, where this is its lighting. */
+function fuelToLight({ lane }: PlannedStep, { at }: Cue, plan: Plan): string {
+	const fire = plan.fires?.find((f) => f.lane === lane);
+	return fire && at <= fire.lit + 60 ? `, with ${fire.toLight} kg of ${fire.fuel}` : '';
+}
+
+/** A fire that burns already: built up, or left to fall. */
+function wordFireChanged(step: PlannedStep, { at }: Cue, plan: Plan, place: string): CueWords | undefined {
+	const fire = plan.fires?.find((f) => f.lane === step.lane);
+	if (!fire || at <= fire.lit + 60) return undefined;
+	const before = plan.steps
+		.filter((s) => s.lane === step.lane && s.from < step.from && s.setting !== undefined)
+		.toSorted((a, b) => b.from - a.from)[0];
+	const isUp = (before?.setting ?? 0) < (step.setting ?? 0);
+	const to = wordSetting(step);
+	return {
+		say: isUp
+			? `Build the fire up to ${to}: ${fire.fuel} onto the ${place.toLowerCase()}`
+			: `Let the ${place.toLowerCase()} burn down to ${to}: no more ${fire.fuel}`,
+		where: place,
+		sign: `A hand over it stays ${handSeconds(step.setting ?? 0)} s, no longer.`,
+		cautions: []
+	};
+}
+
+function wordFeed({ lane, id }: Cue, plan: Plan): CueWords {
+	const fire = plan.fires?.find((f) => f.lane === lane);
+	const name = plan.lanes.find((l) => l.id === lane)?.name ?? '';
+	const fed = fire?.feed[Number(id.split('-').at(-1)) - 1];
+	return {
+		say: `Feed the ${name.toLowerCase()}: ${fed?.kilograms ?? 0} kg of ${fire?.fuel ?? 'fuel'}`,
+		where: `${name} · ${fire?.hottest ?? 0} °C`,
+		sign: 'At the back or the side: what lies in front stays over embers.',
+		cautions: []
+	};
+}
+
 export function wordCue(cue: Cue, plan: Plan): CueWords {
 	const course = plan.services.find((s) => s.course === cue.course)?.name ?? plan.name;
 	if (cue.kind === 'serve') return { ...atThePass, say: `Serve: ${course}${wordPlates(cue, plan)}` };
 	if (cue.kind === 'plate')
 		return { ...atThePass, say: `Plate up: ${wordParts(cue, plan) ?? course}${wordPlates(cue, plan)}` };
 	if (cue.kind === 'warm') return warmPlates(plan);
+	if (cue.kind === 'feed') return wordFeed(cue, plan);
 	const step = plan.steps.find((s) => s.id === cue.step);
 	if (!step) return { say: '', where: '', sign: undefined, cautions: [] };
 	const place = plan.lanes.find((l) => l.id === step.lane)?.name ?? step.lane;
 	if (cue.kind === 'oven') {
+		const changed = wordFireChanged(step, cue, plan, place);
+		if (changed) return changed;
 		const kind = plan.lanes.find((l) => l.id === step.lane)?.kind ?? '';
 		const { say, sign, caution } = kindled[kind] ?? {
 			say: `Set the ${place.toLowerCase()} to {to}`,
 			sign: 'The light goes out, or your thermometer says so.'
 		};
 		return {
-			say: say.replace('{to}', wordSetting(step)).replace('{place}', place.toLowerCase()),
+			say:
+				say.replace('{to}', wordSetting(step)).replace('{place}', place.toLowerCase()) + fuelToLight(step, cue, plan),
 			where: place,
-			sign,
+			sign: sign.replace('{hand}', String(handSeconds(step.setting ?? usualStation.grill.temperature))),
 			cautions: caution === undefined ? [] : [caution]
 		};
 	}

@@ -76,9 +76,16 @@ const stationWords: Readonly<Record<string, (need: Extract<Wanted, { kind: 'stat
 	oven: ({ racks = 1, settings = [] }) =>
 		`${racks === 1 ? 'an oven' : `an oven of at least ${wordRacks(racks)}`}${settings.length === 0 ? '' : ` for ${wordRange(settings)}`}`,
 	broiler: ({ racks = 1 }) => `an oven that heats from above, with ${wordRacks(racks)}`,
+	grill: ({ between }) => wordFire('a grill', between),
+	'wood oven': ({ between }) => wordFire('a wood oven', between),
 	cold: () => 'a cold place',
 	warm: () => 'a warm drawer'
 };
+function wordFire(what: string, between: readonly [number, number] | undefined): string {
+	if (between === undefined) return what;
+	const [low, high] = between;
+	return `${what} of ${low} to ${high} °C`;
+}
 const wordRacks = (racks: number) => `${racks} ${racks === 1 ? 'rack' : 'racks'}`;
 
 function wordRange(settings: readonly number[]): string {

@@ -4,6 +4,7 @@
 	import type { Kitchen, Station } from '../../core/model/kitchen';
 	import { stationTable, usualStation } from '../../core/model/stations';
 	import { without } from '../../core/model/edit-kitchen';
+	import { handCelsius, handRange } from '../../core/heat/fire';
 	import Stepper from '../Stepper.svelte';
 	import BoilTest from './BoilTest.svelte';
 	import OvenFields from './OvenFields.svelte';
@@ -13,10 +14,14 @@
 		station: Station;
 		onchange: (station: Station) => void;
 		onremove: () => void;
+		/** Half of a grill hot, half of it gentle. */
+		onhalve: () => void;
 	}
-	const { kitchen, station, onchange, onremove }: Props = $props();
+	const { kitchen, station, onchange, onremove, onhalve }: Props = $props();
 
 	const id = $props.id();
+	/** Seconds that a hand is borne over the fire. */
+	let counted = $state(2);
 	const burners = $derived(kitchen.stations.filter((s) => s.kind === 'burner'));
 </script>
 
@@ -156,6 +161,22 @@
 					}}
 				/>
 			{:else if station.kind === 'grill' || station.kind === 'wood oven'}
+				{#if station.kind === 'grill'}
+					<label for="{id}-burns">on</label>
+					<select
+						id="{id}-burns"
+						value={station.fuel}
+						onchange={(event) => {
+							const { value } = event.currentTarget;
+							if (value === 'gas' || value === 'charcoal' || value === 'electric')
+								onchange({ ...station, fuel: value });
+						}}
+					>
+						<option value="gas">gas</option>
+						<option value="charcoal">charcoal: lit before, fed, falls</option>
+						<option value="electric">electric</option>
+					</select>
+				{/if}
 				<Stepper
 					label="As hot as"
 					value={station.temperature ?? usualStation[station.kind].temperature}
@@ -167,6 +188,22 @@
 						onchange({ ...station, temperature });
 					}}
 				/>
+				<Stepper
+					label="or a hand stays over it for"
+					value={counted}
+					least={handRange.least}
+					most={handRange.most}
+					unit="s"
+					onchange={(seconds) => {
+						counted = seconds;
+						onchange({ ...station, temperature: Math.round(handCelsius(seconds)) });
+					}}
+				/>
+				{#if station.kind === 'grill'}
+					<button type="button" disabled={station.places < 2} onclick={onhalve}
+						>{station.places < 2 ? 'Half hot, half gentle: wants two places' : 'Half hot, half gentle'}</button
+					>
+				{/if}
 			{/if}
 		{/if}
 	</div>

@@ -63,6 +63,24 @@
 					</tbody>
 				</table>
 			{/each}
+			{#if plan.fires}
+				<h3>fuel</h3>
+				<table>
+					<tbody>
+						{#each plan.fires as f (f.lane)}
+							<tr>
+								<th scope="row">{f.fuel}</th>
+								<td class="amount">{units.say(`${f.kilograms.toFixed(1)} kg`)}</td>
+								<td class="soft"
+									>{plan.lanes.find((l) => l.id === f.lane)?.name}: lit at {formatClock(f.lit)} with {units.say(
+										`${f.toLight} kg`
+									)}{f.feed.length > 0 ? `, fed ${f.feed.length} times` : ''}</td
+								>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			{/if}
 		</section>
 		<section aria-label="Bowls">
 			<header>

@@ -192,7 +192,7 @@ const flatbreadFire: Technique = {
 			{ shortest: 240, usual: 360, longest: 540, scale: [{ by: 'covers', at: 4, exponent: 0.8 }] },
 			whole,
 			{
-				need: { kind: 'wood oven' },
+				need: { kind: 'wood oven', between: [300, 450] },
 				after: ['roll:1200'],
 				sign: 'Blistered, dark spots beneath.',
 				cautions: ['Live fire: gloves and reach; carbon monoxide: outdoors or under a hood.']

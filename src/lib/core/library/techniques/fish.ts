@@ -267,7 +267,7 @@ const salmonGrill: Technique = {
 				[1, 30, 'Off at {pull}']
 			]),
 			{
-				need: { kind: 'grill' },
+				need: { kind: 'grill', between: [200, 340] },
 				load: laid('grill', each(1), 0.15, 0.07, 'pieces'),
 				sign: 'Flakes part, still glassy in the middle.',
 				after: ['salt'],

@@ -29,11 +29,13 @@ import {
 	heats,
 	hotOil,
 	laid,
+	marking,
 	none,
 	oil,
 	oven,
 	plated,
 	prepares,
+	quarterTurns,
 	rawMeat,
 	rawPoultry,
 	resting,
@@ -322,7 +324,7 @@ const steakGriddle: Technique = {
 	makes: 'steak',
 	words: ['beef', 'plancha', 'flat top'],
 	about: 'Many at once on one hot plate; the burners below are taken.',
-	parameters: [thickness, red, start, piece, tempering, turning],
+	parameters: [thickness, red, start, piece, tempering, marking(45, 45)],
 	ingredients: stocked('beef steak'),
 	steps: checked(
 		[
@@ -343,7 +345,9 @@ const steakGriddle: Technique = {
 				}),
 				touches(
 					[
-						[0, 10, 'Steaks onto the griddle', 5],
+						[0, 10, 'Steaks onto the griddle, across both burners', 5],
+						...quarterTurns('Steaks'),
+						[0.3, 5, 'Griddle down to medium'],
 						[0.5, 5, 'Turn the steaks', 4],
 						[1, 20, 'Probe from the side: off at {pull}', 5]
 					],

@@ -303,6 +303,69 @@ const thighs: Technique = {
 	plate: plated('check', 6, 'roast')
 };
 
+const thighsGrilled: Technique = {
+	...thighs,
+	id: 'chicken-thighs-grill',
+	name: 'Chicken thighs, on the gentle half of the grill',
+	words: ['chicken', 'poultry', 'barbecue', 'charcoal'],
+	about: 'Lid on, over the gentle half or falling coals: over the hot one the skin burns before the bone is safe.',
+	steps: [
+		salts('thighs'),
+		does(
+			'roast',
+			'cook',
+			'Grill the thighs gently',
+			computed({
+				kind: 'roast',
+				food: 'poultry thigh',
+				face: 'skin',
+				bone: 1.1,
+				thickness: mm,
+				start: from,
+				peak,
+				turns: 300,
+				rest: share('cover')
+			}),
+			touches(
+				[
+					[0, 20, 'Thighs onto the gentle half, skin up, lid on', 5],
+					[1, 25, 'Probe by the bone: off at {pull}', 5]
+				],
+				[300, 10, 'Turn the thighs', 4]
+			),
+			{
+				need: { kind: 'grill', between: [140, 210] },
+				load: laid('grill', each(1.5), 0.13, 0.1, 'pieces'),
+				after: ['salt'],
+				sign: '{pull} by the bone, juice clear.',
+				cautions: ['Dripping fat flares: off the flames, never water on them.']
+			}
+		),
+		does(
+			'rest',
+			'rest',
+			'Rest the thighs',
+			computed({
+				kind: 'rest',
+				food: 'poultry thigh',
+				face: 'skin',
+				bone: 1.1,
+				thickness: mm,
+				start: from,
+				peak,
+				turns: 300,
+				oven: 170,
+				fire: 'grill',
+				rest: share('cover')
+			}),
+			none,
+			{ after: ['roast:0'] }
+		),
+		checks('thighs')
+	],
+	vessels: []
+};
+
 const wholeBird: Technique = {
 	id: 'chicken-whole-roast',
 	name: 'Whole chicken, roasted and carved off the bone',
@@ -417,4 +480,12 @@ const tofu: Technique = {
 	plate: plated('fry', 7, 'fried crust')
 };
 
-export const poultry: readonly Technique[] = [chickenPan, chickenPoached, chickenBath, thighs, wholeBird, tofu];
+export const poultry: readonly Technique[] = [
+	chickenPan,
+	chickenPoached,
+	chickenBath,
+	thighs,
+	thighsGrilled,
+	wholeBird,
+	tofu
+];

@@ -1,6 +1,6 @@
 // Steaks and chops: in the pan, through the oven, low and slow, in a bath, on the grill and in the fire.
 import type { Step, Technique } from '../../model/technique';
-import type { TimeModel } from '../../model/time-model';
+import type { Quantity, TimeModel } from '../../model/time-model';
 import {
 	about,
 	burner,
@@ -11,8 +11,10 @@ import {
 	fat,
 	heats,
 	none,
+	marking,
 	plated,
 	prepares,
+	quarterTurns,
 	rawMeat,
 	resting,
 	share,
@@ -74,6 +76,7 @@ const fries = (what: string, extra: Partial<Step> = {}): Step => ({
 		touches(
 			[
 				[0, 10, `Lay the ${what} in, away from you`, 5],
+				[0.3, 5, 'Heat down to medium'],
 				[0.5, 5, `Turn the ${what}`, 4],
 				[1, 15, `Probe the ${what} from the side: off at {pull}`, 5]
 			],
@@ -133,6 +136,7 @@ const steakBasted: Technique = {
 			hands: touches(
 				[
 					[0, 10, 'Lay the steaks in, away from you', 5],
+					[0.3, 5, 'Heat down to medium'],
 					[0.88, 75, 'Butter, thyme, garlic in: baste without a pause'],
 					[1, 15, 'Probe the steaks from the side: off at {pull}', 5]
 				],
@@ -153,12 +157,25 @@ const steakMarked: Technique = {
 	name: 'Steak, marked in a grill pan',
 	words: ['beef', 'marks', 'ridged'],
 	about: 'Marks from the ridges: turned once, left alone between.',
-	parameters: [{ ...thickness, most: 36 }, red, start, piece, tempering, { ...turning, usual: 0 }, fat],
+	parameters: [{ ...thickness, most: 36 }, red, start, piece, tempering, marking(45, 0), fat],
 	steps: [
 		salts('steaks'),
 		when(tempers('steaks')),
 		heats('hot', 'the marks', 240),
-		fries('steaks', { say: 'Mark the steaks', id: 'fry' }),
+		fries('steaks', {
+			say: 'Mark the steaks',
+			id: 'fry',
+			hands: touches(
+				[
+					[0, 10, 'Lay the steaks in, across the ridges', 5],
+					...quarterTurns('Steaks'),
+					[0.3, 5, 'Heat down to medium'],
+					[0.5, 5, 'Turn the steaks', 4],
+					[1, 15, 'Probe the steaks from the side: off at {pull}', 5]
+				],
+				[share('turns'), 5, 'Turn the steaks', 4]
+			)
+		}),
 		rests('steaks', 'fry', inPan('pan-rest')),
 		slices('steaks')
 	],
@@ -263,14 +280,15 @@ const overFire = (
 	name: string,
 	what: string,
 	words: string[],
-	caution: string
+	caution: string,
+	turned: { readonly turns?: Quantity } = {}
 ): Technique => ({
 	id,
 	name,
 	kind: 'protein',
 	makes: 'steak',
 	words,
-	parameters: parameters(resting),
+	parameters: parameters(...(fire === 'grill' ? [marking(60, 60)] : []), resting),
 	ingredients: stocked('beef steak'),
 	steps: [
 		salts('steaks'),
@@ -278,21 +296,25 @@ const overFire = (
 			'fry',
 			'cook',
 			what,
-			computed({ kind: 'roast', food, thickness: mm, start: from, peak, rest: share('cover') }),
-			touches([
-				[0, 45, 'Steaks onto the heat'],
-				[0.5, 30, 'Turn the steaks'],
-				[1, 45, 'Probe the thickest: off at {pull}']
-			]),
+			computed({ kind: 'roast', food, thickness: mm, start: from, peak, rest: share('cover'), ...turned }),
+			touches(
+				[
+					[0, 20, 'Steaks onto the heat', 5],
+					...(fire === 'grill' ? quarterTurns('Steaks') : []),
+					[0.5, 8, 'Turn the steaks', 4],
+					[1, 25, 'Probe the thickest: off at {pull}', 5]
+				],
+				[fire === 'grill' ? share('turns') : 120, 8, 'Turn the steaks', 4]
+			),
 			{
-				need: { kind: fire },
+				need: { kind: fire, between: fire === 'grill' ? [220, 340] : [280, 450] },
 				load: laid(fire, each(1), 0.14, 0.09, 'pieces'),
 				after: ['salt'],
 				sign: '{pull} in the middle, marked dark but not black.',
 				cautions: [caution]
 			}
 		),
-		rests('steaks', 'fry', roasted(fire === 'grill' ? 280 : 380, { fire })),
+		rests('steaks', 'fry', roasted(fire === 'grill' ? 280 : 380, { fire, ...turned })),
 		slices('steaks')
 	],
 	vessels: [],
@@ -305,7 +327,8 @@ const steakGrill = overFire(
 	'Steak, on the grill',
 	'Grill the steaks',
 	['beef', 'barbecue', 'charcoal'],
-	'Fat flares: a cool side to move to; tongs, not forks.'
+	'Fat flares: a cool side to move to; tongs, not forks.',
+	{ turns: share('turns') }
 );
 
 const steakFire = overFire(

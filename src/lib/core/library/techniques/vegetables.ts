@@ -304,6 +304,34 @@ const ways: Readonly<
 		plate: plated('glaze', 6, 'pan sauce'),
 		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
 	}),
+	embers: (row) => ({
+		name: `${row.name}, from the falling wood oven`,
+		about: 'In the heat that is left when the bread and the meat are out: sweet, smoky, no hands.',
+		steps: [
+			cut(row),
+			does(
+				'roast',
+				'cook',
+				`Roast the ${small(row)} in the falling heat`,
+				soften(row, 'place', 1, false),
+				touches([
+					[0, 45, `${row.name} oiled, in one layer, to the mouth of the oven`],
+					[share('toss'), 30, 'Turn them round, toss'],
+					[1, 30, `${row.name} out`]
+				]),
+				{
+					need: { kind: 'wood oven', between: [180, 300] },
+					load: laid('wood oven', each(row.pieces), row.piece[0], row.piece[1], 'vegetables'),
+					after: ['cut:7200'],
+					sign: 'Brown at the rims, a knife goes in.'
+				}
+			),
+			finishes('season', `Season the ${small(row)} while hot`, 30, 0.3, { after: ['roast:60'] })
+		],
+		vessels: [],
+		plate: plated('season', 6, 'roast vegetables'),
+		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
+	}),
 	grill: (row) => ({
 		name: `${row.name}, grilled`,
 		about: 'Charred at the edges; wants the grill and somebody beside it.',
@@ -322,7 +350,7 @@ const ways: Readonly<
 					[180, 25, 'Turn them']
 				),
 				{
-					need: { kind: 'grill' },
+					need: { kind: 'grill', between: [180, 340] },
 					load: laid('grill', each(row.pieces), row.piece[0], row.piece[1], 'vegetables'),
 					after: ['cut:7200'],
 					sign: 'Dark stripes, a knife goes in.',
@@ -336,6 +364,9 @@ const ways: Readonly<
 		ahead: early('cut', 'cut or blanched vegetables', 'cut, in the cold, under a damp cloth')
 	})
 };
+
+/** Browned until it is golden, and tossed on the way. */
+const isTossed = (way: Way) => way === 'roast' || way === 'embers';
 
 /** Minutes at 100 °C that a braised vegetable has, against those of a tender one: soft right through. */
 const braisedDose: Partial<Record<Row['vegetable'], number>> = { fennel: 8, celeriac: 8, cabbage: 8 };
@@ -355,14 +386,14 @@ export const vegetables: readonly Technique[] = rows.flatMap((row) =>
 			// In the oven they are soft before they are brown: how soft is no choice there.
 			parameters: [
 				row.size,
-				...(way === 'roast' ? [tossing] : [softness]),
+				...(isTossed(way) ? [tossing] : [softness]),
 				warmth,
 				seasoning,
 				...(way === 'pan' ? [fat] : [])
 			],
 			ingredients: takes(
 				[small(row), row.grams, 'g', 'cut', 'v', { yields: row.yields }],
-				way === 'roast' || way === 'grill' ? oil(steps[1]?.id ?? 'cut') : butter(steps.at(-1)?.id ?? 'cut', 6),
+				isTossed(way) || way === 'grill' ? oil(steps[1]?.id ?? 'cut') : butter(steps.at(-1)?.id ?? 'cut', 6),
 				salt(steps.at(-1)?.id ?? 'cut'),
 				['chopped herbs', 2, 'g', steps.at(-1)?.id ?? 'cut', 'h', { when: { parameter: 'season', is: [0] } }],
 				['ground cumin', 0.5, 'g', 'cut', 's', { when: { parameter: 'season', is: [1] } }],

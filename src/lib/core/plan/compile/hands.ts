@@ -12,7 +12,7 @@ export interface HandUse {
 
 /**
  * A step's hands with their numbers put in: touches that grow with the pieces that are in at once, at the share that a
- * parameter says; those again and again as often as one says, or not at all. What is done again and again is not said once more in between.
+ * parameter says; those again and again as often as one says, or not at all; those of a choice where it is made. What is done again and again is not said once more in between.
  */
 export function countedHands(hands: Step['hands'], of: (id: string) => number, pieces: number): Step['hands'] {
 	if (hands.kind !== 'touches') return hands;
@@ -26,6 +26,7 @@ export function countedHands(hands: Step['hands'], of: (id: string) => number, p
 	const isAgain = every !== undefined && interval !== undefined && interval >= least;
 	const shareOf = (share: Quantity) => Math.min(1, Math.max(0, valueOf(share, of)));
 	const at = hands.at
+		.filter((t) => t.when?.is.includes(of(t.when.parameter)) ?? true)
 		.filter((t) => !isAgain || t.say !== every.say)
 		.map((t) => ({ ...counted(t), share: shareOf(t.share) }));
 	return { kind: 'touches', at, ...(isAgain ? { every: { ...counted(every), interval: Math.round(interval) } } : {}) };

@@ -1,9 +1,10 @@
 // Stations as resources and states, and where a step can be: one row per kind of equipment, one per kind of need.
 import type { Fuel } from '../../heat/burner';
+import { fires } from '../../heat/fire';
 import { waterHeat } from '../../heat/water';
 import type { Wanted } from '../../issues';
 import type { Kitchen, Station, StationKind, StationOf } from '../../model/kitchen';
-import { usualStation } from '../../model/stations';
+import { liveFuelOf, usualStation } from '../../model/stations';
 import type { Need } from '../../model/technique';
 import { grid as timeGrid } from '../grid';
 import type { Problem } from '../problem';
@@ -65,6 +66,32 @@ function heatedUp(kind: keyof typeof heating, kitchen: Kitchen): Heat {
 	return { room, rise, fall: coolsSlower * rise };
 }
 
+/** The state of a live fire: lit from cold, it falls by itself. */
+function firedUp(station: StationOf<'grill' | 'wood oven'>, kitchen: Kitchen): Heat | undefined {
+	const fuel = liveFuelOf(station);
+	if (!fuel) return undefined;
+	const { lighting, fall } = fires[fuel];
+	const room = Math.round(roomOf(kitchen));
+	return { room, rise: Math.ceil(lighting / (fires[fuel].usual - room)), fall };
+}
+
+/** A fire is cooked on as it falls, this far apart, °C. */
+const fallsBy = 40;
+
+/** The heats of a grill or a fired oven at which a step may be done: as it is; burnt or turned down, lower ones too. */
+function heatsOf(
+	station: StationOf<'grill' | 'wood oven'>,
+	[low, high]: readonly [number, number] = [-Infinity, Infinity]
+): readonly number[] {
+	const { temperature = usualStation[station.kind].temperature } = station;
+	const lowest = low === -Infinity ? temperature : Math.max(low, coolest);
+	const all: number[] = [];
+	for (let celsius = temperature; celsius >= lowest; celsius -= fallsBy) all.push(celsius);
+	return all.filter((c) => low <= c && c <= high);
+}
+/** Embers cooler than this cook nothing, °C. */
+const coolest = 120;
+
 /** Temperatures that are this close are one to a state, °C: no thermostat tells them apart. */
 const apart: Partial<Record<StationKind, number>> = { 'water bath': 1 };
 const usuallyApart = 5;
@@ -101,7 +128,7 @@ const equipment: { readonly [K in StationKind]: Row<K> } = {
 	cold: own,
 	fryer: { ...own, heat: (_, kitchen) => heatedUp('fryer', kitchen) },
 	warm: own,
-	grill: { ...own, heat: (_, kitchen) => heatedUp('grill', kitchen) },
+	grill: { ...own, heat: (s, kitchen) => firedUp(s, kitchen) ?? heatedUp('grill', kitchen) },
 	griddle: { resource: (s) => s.id, capacity: () => 1, heat: (_, kitchen) => heatedUp('griddle', kitchen) },
 	'water bath': {
 		resource: (s) => `bath:${s.id}`,
@@ -113,7 +140,7 @@ const equipment: { readonly [K in StationKind]: Row<K> } = {
 		})
 	},
 	steamer: { ...own, heat: (_, kitchen) => heatedUp('steamer', kitchen) },
-	'wood oven': { ...own, heat: (_, kitchen) => heatedUp('wood oven', kitchen) }
+	'wood oven': { ...own, heat: (s, kitchen) => firedUp(s, kitchen) ?? heatedUp('wood oven', kitchen) }
 };
 
 interface NeedRow<K extends Need['kind'], S extends StationKind> {
@@ -168,9 +195,8 @@ const needs = {
 	warm: simple('warm'),
 	grill: row<'grill', 'grill'>({
 		at: 'grill',
-		places: ({ temperature = usualStation.grill.temperature }) => [
-			{ amount: 1, setting: temperature, fire: 'grill', isSet: true }
-		]
+		places: (s, { between }) =>
+			heatsOf(s, between).map((setting) => ({ amount: 1, setting, fire: 'grill' as const, isSet: true }))
 	}),
 	griddle: row<'griddle', 'griddle'>({
 		at: 'griddle',
@@ -193,9 +219,8 @@ const needs = {
 	}),
 	'wood oven': row<'wood oven', 'wood oven'>({
 		at: 'wood oven',
-		places: ({ temperature = usualStation['wood oven'].temperature }) => [
-			{ amount: 1, setting: temperature, fire: 'wood oven', isSet: true }
-		]
+		places: (s, { between }) =>
+			heatsOf(s, between).map((setting) => ({ amount: 1, setting, fire: 'wood oven' as const, isSet: true }))
 	})
 };
 
@@ -259,6 +284,7 @@ export function wantedOf(need: Need): Wanted {
 		kind: 'station',
 		station: need.kind,
 		...('settings' in need ? { settings: need.settings } : {}),
+		...('between' in need && need.between !== undefined ? { between: need.between } : {}),
 		...('racks' in need ? { racks: need.racks } : {}),
 		...('leastPower' in need && need.leastPower !== undefined ? { leastPower: need.leastPower } : {})
 	};

@@ -18,6 +18,7 @@ import type { Schedule } from '../problem';
 import { fitsIn, vesselKindOf, vesselName, vesselsOf } from '../compile/vessels';
 import { assignEqual, at } from './assign';
 import { secondsBetween } from './between';
+import { fireCautions, firesOf } from './fires';
 import { clashesOf } from './guests';
 import { findIdle, findTight } from './hands-load';
 import { heldBy } from '../why/held-by';
@@ -194,6 +195,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		);
 		return heat ? [{ lane: s.id, heat, firings, lit: litAt(firings, heat) }] : [];
 	});
+	const fires = firesOf(kitchen, heated);
 	// What heats slowly may have to be lit before anything is done by hand.
 	const span = { from: Math.min(began, ...heated.flatMap((h) => h.lit ?? [])), to };
 	const warmed = wantWarmPlates(waiting);
@@ -215,9 +217,10 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		cooks: kitchen.cooks.map(({ id, name }) => ({ id, name })),
 		parts,
 		clashes: [...clashes],
-		steps,
+		steps: withFireCautions(steps, fires),
 		waits: waitsOf(steps, parts),
 		terrain: heated.map(({ lane, heat, firings }) => ({ lane, points: [...terrainOf(firings, heat, span)] })),
+		...(fires.length > 0 ? { fires } : {}),
 		tight: [...findTight(allHands)],
 		idle: [...findIdle(allHands)]
 	};
@@ -277,6 +280,14 @@ function batchesInOrder(
 const tagsOf = (plated: Compiled['trace']['plated']) => [
 	...new Set(plated.flatMap(({ part, technique }) => part.allergens ?? allergensOf(technique, part.settings)))
 ];
+
+/** Whoever comes to a live fire first is told what it asks. */
+function withFireCautions(steps: readonly PlannedStep[], fires: NonNullable<Plan['fires']>): PlannedStep[] {
+	const firsts = new Set(
+		fires.map(({ lane }) => steps.filter((s) => s.lane === lane).toSorted((a, b) => a.from - b.from)[0]?.id)
+	);
+	return steps.map((s) => (firsts.has(s.id) ? { ...s, cautions: [...s.cautions, ...fireCautions] } : s));
+}
 
 const techniquesOf = (plated: Compiled['trace']['plated']) => new Map(plated.map((p) => [p.technique.id, p.technique]));
 

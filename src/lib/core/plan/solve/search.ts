@@ -11,7 +11,7 @@ import type { Model } from './model/model';
 import { aroundChoices, neighbourhoods, type Neighbourhood } from './neighbourhood';
 
 /** How a stretch of search between two restarts decides. */
-type Manner = 'follow' | 'backward' | 'activity' | 'orders' | 'greedy' | 'nearby' | 'probe';
+type Manner = 'follow' | 'sooner' | 'backward' | 'activity' | 'orders' | 'greedy' | 'nearby' | 'probe';
 
 /** `refused`: the assumptions cannot all hold; `core` names some that cannot. */
 export type Outcome = 'found' | 'closed' | 'paused' | 'refused';
@@ -42,11 +42,12 @@ const provingTurns: readonly Manner[] = [
 	'nearby'
 ];
 const staleAfter = 40;
-const lateTurns: readonly Manner[] = ['greedy', 'nearby', 'greedy', 'activity', 'backward'];
+const lateTurns: readonly Manner[] = ['greedy', 'nearby', 'greedy', 'activity', 'backward', 'sooner'];
 /** From then on a late plan is thought to be late for good. */
 const mostLateTurns = 60;
 const conflictsPerTurn: Record<Manner, number> = {
 	follow: 60,
+	sooner: 60,
 	backward: 150,
 	activity: 100,
 	orders: 100,
@@ -96,7 +97,8 @@ const nearRooms = [0, 4, 12, 40, 120];
  * the best plan (solution-guided search: Beck 2007, J. AI Res. 29, 49–77). *orders*: the same for modes, options and orders
  * only (Grimes & Hebrard 2015, INFORMS J. Comput. 27, 268–284). *greedy*: backward in the best plan's order,
  * but for a few tasks (iterated greedy: Ruiz & Stützle 2007). *nearby*: all but a neighbourhood stays where it is (large
- * neighbourhood search: Shaw 1998; Godard, Laborie & Nuijten 2005 for schedules). Now and then it goes greedily in the order of
+ * neighbourhood search: Shaw 1998; Godard, Laborie & Nuijten 2005 for schedules). *sooner*: the whole of a late plan as it is,
+ * earlier. Now and then it goes greedily in the order of
  * a draft, what the parts would do at their prices (Möhring, Schulz, Stork & Uetz 2003).
  */
 export class Search {
@@ -111,6 +113,8 @@ export class Search {
 	private turnEnds = 0;
 	/** Whether the next turn begins from `previous`. */
 	private isFollowing: boolean;
+	/** Whether nothing was tried yet with the best plan. */
+	private isNew = false;
 	/** The turn that found the best plan. */
 	private improvedAt = 0;
 	private maxLearnts = 4000;
@@ -280,6 +284,7 @@ export class Search {
 		if (best && this.untried.length > 0) this.manner = 'nearby';
 		const draft = best && this.turns % draftsOneIn === 0 ? this.drafted : undefined;
 		if (draft) this.manner = 'greedy';
+		if (this.isNew && best && this.isLate(best)) this.manner = 'sooner';
 		if (this.isFollowing) this.manner = 'follow';
 		this.isFollowing = false;
 		this.turns++;
@@ -297,6 +302,8 @@ export class Search {
 		this.wantedModes = best.modes.slice();
 		if (this.manner === 'greedy' && draft) this.trace(draft);
 		else if (this.manner === 'greedy') this.shuffle(best);
+		if (this.manner === 'sooner') this.pinSooner(best);
+		this.isNew = false;
 		if (this.manner === 'nearby') this.pin(best);
 		if (this.manner === 'probe') this.probe();
 		this.turnPins = this.pins.slice();
@@ -498,6 +505,24 @@ export class Search {
 		});
 	}
 
+	/** A late plan as it is, earlier by all that it is late, or by a part of that once that was tried; what does not fit is decided anew. */
+	private pinSooner(best: Incumbent): void {
+		const { model, engine } = this;
+		const least = (k: number) => engine.lb[2 * model.services[k]!]!;
+		const late = Math.max(...best.instants.map((at, k) => at - least(k)));
+		const by = this.isNew ? late : 1 + this.random(late);
+		const order = [...best.starts.keys()].filter((i) => best.starts[i]! >= 0);
+		for (const i of order.sort((a, b) => best.starts[a]! - best.starts[b]!)) {
+			const { start, modes } = model.tasks[i]!;
+			const at = best.starts[i]! - by;
+			this.pins.push(2 * start, at, 2 * start + 1, -at, ...modes[best.modes[i]!]!);
+		}
+		model.options.forEach((literals, c) => this.pins.push(...literals[best.options[c]!]!));
+		model.services.forEach((x, k) => {
+			this.pins.push(2 * x + 1, -Math.max(least(k), best.instants[k]! - by));
+		});
+	}
+
 	/**
 	 * Now and then, and each once as soon as there is a plan: another option of one choice, and the tasks of all of its
 	 * options with those of their parts.
@@ -579,6 +604,7 @@ export class Search {
 		const { engine, model } = this;
 		engine.backTo(0);
 		this.best = best;
+		this.isNew = true;
 		this.improvedAt = this.turns;
 		for (let x = 0; x < engine.variables; x++) if (this.isBoolean[x]) this.phase[x] = best.values[x]!;
 		const { sum, cost, constant, scale, moves } = model.objective;

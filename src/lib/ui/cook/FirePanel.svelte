@@ -1,0 +1,102 @@
+<!-- The live fires of a run: what each shall be, when it is fed, and how hot it is: by a thermometer, or a counted hand. -->
+<script lang="ts">
+	import { handCelsius, handRange } from '../../core/heat/fire';
+	import type { Plan } from '../../core/model/plan';
+	import { formatClock } from '../../core/units/time';
+	import Stepper from '../Stepper.svelte';
+	import { getUnits } from '../units';
+
+	interface Props {
+		plan: Plan;
+		clock: number;
+		wallOf: (clock: number) => number;
+		/** What each was measured at last, °C. */
+		heats: ReadonlyMap<string, number>;
+		onheat: (station: string, celsius: number) => void;
+	}
+	const { plan, clock, wallOf, heats, onheat }: Props = $props();
+
+	const units = getUnits();
+	let counted = $state(3);
+	const fires = $derived(
+		(plan.fires ?? []).map((f) => ({
+			...f,
+			name: plan.lanes.find((l) => l.id === f.lane)?.name ?? f.lane,
+			next: f.feed.find((x) => x.at > clock)
+		}))
+	);
+</script>
+
+<ul>
+	{#each fires as f (f.lane)}
+		<li>
+			<p>
+				<strong>{f.name}</strong>
+				{units.say(`${f.hottest} °C by the plan`)}{#if heats.has(f.lane)}, {units.say(
+						`${heats.get(f.lane)} °C as measured`
+					)}{/if}
+				<span class="soft"
+					>{f.lit > clock
+						? `lit at ${formatClock(wallOf(f.lit))} with ${units.say(`${f.toLight} kg`)} of ${f.fuel}`
+						: f.next
+							? `fed at ${formatClock(wallOf(f.next.at))}`
+							: 'not fed any more'}</span
+				>
+			</p>
+			<div class="row">
+				<Stepper
+					label="A hand stays for"
+					value={counted}
+					least={handRange.least}
+					most={handRange.most}
+					unit="s"
+					onchange={(seconds) => {
+						counted = seconds;
+					}}
+				/>
+				<button
+					type="button"
+					onclick={() => {
+						onheat(f.lane, Math.round(handCelsius(counted)));
+					}}>It has {units.say(`${Math.round(handCelsius(counted))} °C`)}</button
+				>
+				<Stepper
+					label="Thermometer"
+					value={heats.get(f.lane) ?? f.hottest}
+					least={60}
+					most={550}
+					step={10}
+					unit="°C"
+					onchange={(celsius) => {
+						onheat(f.lane, celsius);
+					}}
+				/>
+			</div>
+		</li>
+	{/each}
+</ul>
+
+<style>
+	ul {
+		margin: 0;
+		padding: 0;
+		list-style: none;
+	}
+	li {
+		display: grid;
+		gap: var(--space-2);
+		padding: var(--space-3);
+		border-radius: var(--corner);
+		background: var(--enamel);
+	}
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-2) var(--space-3);
+	}
+	.soft {
+		color: var(--ink-soft);
+		font-size: var(--text-s);
+	}
+</style>
