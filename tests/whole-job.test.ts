@@ -413,11 +413,11 @@ test('a live fire: lit in time, its fuel counted, food in the falling heat, meas
 	await open(page, '/kitchen');
 	await newKitchen(page, 'A family kitchen', 'Our garden');
 	const stations = page.getByRole('group', { name: 'Add a station' });
-	await stations.getByRole('button', { name: 'Grill', exact: true }).click();
+	await stations.getByRole('button', { name: 'grill', exact: true }).click();
 	await page.getByLabel('on', { exact: true }).selectOption('charcoal: lit before, fed, falls');
-	await type(page.getByLabel('or a hand stays over it for', { exact: true }), '2');
-	await expect(page.getByLabel('As hot as', { exact: true })).toHaveValue('290');
-	await stations.getByRole('button', { name: 'Wood oven', exact: true }).click();
+	await type(page.getByLabel('or a hand stays over it for', { exact: true }), '3');
+	await expect(page.getByLabel('As hot as', { exact: true })).toHaveValue('260');
+	await stations.getByRole('button', { name: 'wood oven', exact: true }).click();
 	await page.getByRole('link', { name: 'Menu', exact: true }).click();
 	await newMeal(page, 'Our meal', 2, '15:00', '19:30');
 	for (const [text, name] of [
@@ -435,12 +435,36 @@ test('a live fire: lit in time, its fuel counted, food in the falling heat, meas
 	await expect(page.getByText(/Light the fire in the wood oven: to .*kg of wood/).first()).toBeVisible();
 	const fire = page.getByRole('region', { name: 'The fire' });
 	await expect(fire.getByText(/lit at 1\d:\d\d with .* of charcoal/)).toBeVisible();
-	await page.getByRole('button', { name: 'Next cue' }).click();
-	const grill = fire.getByRole('listitem').filter({ hasText: 'charcoal' });
-	await type(grill.getByLabel('A hand stays for'), '4');
+	await page.getByRole('button', { name: 'To the next cue' }).click();
+	const grill = fire.getByRole('listitem').filter({ hasText: 'Grill' });
+	await type(grill.getByLabel('A hand stays for', { exact: true }), '4');
 	await grill.getByRole('button', { name: 'It has 230 °C' }).click();
 	await expect(grill.getByText('230 °C as measured')).toBeVisible();
 	await expect(fire.getByText(/230 °C by the plan/)).toBeVisible({ timeout: 30_000 });
-	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.locator('#main').getByRole('button', { name: 'Undo' }).click();
 	await expect(grill.getByText('230 °C as measured')).toHaveCount(0);
+});
+
+test('the fish stands on the leeks; how far the fish climbs on the plate is said', async ({ page }) => {
+	await begin(page, 'A family kitchen', 2);
+	for (const [text, name] of [
+		['salmon pan', 'Salmon'],
+		['leeks steam', 'Leeks, steamed']
+	] as const)
+		await add(page, 'plates', text, name);
+	const fish = page.getByRole('article').filter({ has: page.getByRole('heading', { name: /^Salmon/ }) });
+	await fish.getByText('Ways, wishes, ahead …').click();
+	await fish.getByLabel('On the plate', { exact: true }).selectOption('on top of Leeks, steamed');
+	await expect(fish.getByText('on top of Leeks, steamed', { exact: true }).first()).toBeVisible();
+	await expectPlan(page);
+	await page.getByRole('link', { name: 'Plan', exact: true }).click();
+	await planned(page);
+	await page
+		.getByRole('button', { name: /Fry the salmon/ })
+		.first()
+		.focus();
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('region', { name: 'The step' }).getByText(/climbs to .* on the plate/)).toBeVisible();
+	await page.getByRole('link', { name: 'Cook', exact: true }).click();
+	await expect(page.getByRole('region', { name: 'Next' })).toBeVisible();
 });

@@ -5,9 +5,11 @@
 	import {
 		movedPart,
 		placedPart,
+		basesFor,
 		finishedBy,
 		isUntied,
 		trayMates,
+		withBase,
 		withFinishing,
 		withVesselFound,
 		vesselLink,
@@ -72,6 +74,7 @@
 			...(isUntied(meal, part, techniques)
 				? [said(`made in the ${madeIn} that another part leaves: add one, or choose it below under “more”`, true)]
 				: []),
+			...(part.onTop === undefined ? [] : [said(`on top of ${nameOf(part.onTop) ?? ''}`)]),
 			...(finished === undefined ? [] : [said(`finishes ${finished}, as its last step`)]),
 			...(sauces.length > 0 ? [said(`finished with ${sauces.join(', ')}`)] : [])
 		];
@@ -135,6 +138,10 @@
 								vesselOf={vesselOf(part)}
 								mates={trayMates(meal, part, techniques)}
 								ties={tiesOf(part)}
+								bases={basesFor(meal, part)}
+								onbase={(other) => {
+									app.changeMeal(withBase(meal, part.id, other));
+								}}
 								finishable={finishedBy(meal, part, techniques)}
 								onfinish={(other) => {
 									app.changeMeal(withFinishing(meal, part.id, other));

@@ -48,7 +48,7 @@ const counted = [
 	[10, 130],
 	[15, 100]
 ] as const;
-export const handRange = { least: counted[0][0], most: 15 } as const;
+export const handRange: { readonly least: number; readonly most: number } = { least: 1, most: 15 };
 
 /**
  * How hot it is where a hand is borne for so many seconds; between the rows in step.
@@ -68,8 +68,8 @@ export function handCelsius(seconds: number): number {
 
 /** For how many whole seconds a hand is borne over such a heat: the other way round. */
 export function handSeconds(celsius: number): number {
-	let best = handRange.least as number;
-	for (let s = handRange.least as number; s <= handRange.most; s++)
+	let best = handRange.least;
+	for (let s = handRange.least; s <= handRange.most; s++)
 		if (Math.abs(handCelsius(s) - celsius) < Math.abs(handCelsius(best) - celsius)) best = s;
 	return best;
 }

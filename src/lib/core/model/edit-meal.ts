@@ -141,7 +141,7 @@ export function trayMates(meal: Meal, part: Part, techniques: Techniques): reado
 
 /**
  * Trays whose first part has gone, or has moved to another course or onto another tray: the next on each has it. What a sauce
- * finished, and is gone, it finishes no more.
+ * finished, and is gone, it finishes no more; nor does anything stand on what is gone.
  *
  * @param off a part that lies on no tray any more
  */
@@ -159,13 +159,33 @@ function withTiesSettled(meal: Meal, off?: string): Meal {
 	});
 	const isThere = (p: Part) =>
 		p.finishes === undefined || parts.some((o) => o.id === p.finishes && o.course === p.course);
-	return { ...meal, parts: parts.map((p) => (isThere(p) ? p : finishing(p, undefined))) };
+	const hasBase = (p: Part) => p.onTop === undefined || parts.some((o) => o.id === p.onTop && o.course === p.course);
+	const finished = parts.map((p) => (isThere(p) ? p : finishing(p, undefined)));
+	return { ...meal, parts: finished.map((p) => (hasBase(p) ? p : stackedOn(p, undefined))) };
 }
 
 function finishing(part: Part, other: string | undefined): Part {
 	const own = { ...part };
 	delete own.finishes;
 	return other === undefined ? own : { ...own, finishes: other };
+}
+
+function stackedOn(part: Part, other: string | undefined): Part {
+	const own = { ...part };
+	delete own.onTop;
+	return other === undefined ? own : { ...own, onTop: other };
+}
+
+/** Parts of its course that a part could be built onto: none that stands on it. */
+export function basesFor(meal: Meal, part: Part): readonly Part[] {
+	const standsOn = (p: Part | undefined): boolean =>
+		p?.onTop !== undefined && (p.onTop === part.id || standsOn(meal.parts.find((o) => o.id === p.onTop)));
+	return meal.parts.filter((p) => p.id !== part.id && p.course === part.course && !standsOn(p));
+}
+
+/** A part built onto another on the plate; `undefined`: beside the others. */
+export function withBase(meal: Meal, part: string, other: string | undefined): Meal {
+	return changed(meal, part, (p) => stackedOn(p, other));
 }
 
 /** Kinds of parts that may finish another one. */

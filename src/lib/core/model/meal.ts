@@ -46,6 +46,8 @@ const partSchema = z.object({
 	choose: z.boolean().optional(),
 	/** Lies on the tray of this part too: each is added at its own minute, and all come out together. */
 	trayOf: idSchema.optional(),
+	/** It is built onto this part on the plate, which comes first. */
+	onTop: idSchema.optional(),
 	/** A sauce or a dressing that is not plated by itself: this part is finished with it. */
 	finishes: idSchema.optional(),
 	/** Whether what can be made before the evening is: in the evening, before, or as the plan needs it (where absent). */
@@ -151,6 +153,16 @@ export function shelfOf(
 	return new Map([...library, ...own.map((t) => [t.id, t] as const)]);
 }
 
+/** Whether a stack of parts comes back to where it began. */
+function isInCircle(part: Part, partOf: ReadonlyMap<string, Part>): boolean {
+	const seen = new Set([part.id]);
+	for (let at = partOf.get(part.onTop ?? ''); at; at = partOf.get(at.onTop ?? '')) {
+		if (seen.has(at.id)) return true;
+		seen.add(at.id);
+	}
+	return false;
+}
+
 /** Unknown data as a meal consistent with itself and with the techniques at hand, or every issue found. */
 export function readMeal(data: unknown, library: ReadonlyMap<string, Technique>): Read<Meal> {
 	const parsed = mealSchema.safeParse(data);
@@ -216,6 +228,13 @@ export function readMeal(data: unknown, library: ReadonlyMap<string, Technique>)
 		}
 	});
 	const partOf = new Map(meal.parts.map((p) => [p.id, p]));
+	meal.parts.forEach((p, i) => {
+		if (p.onTop === undefined) return;
+		const path = ['parts', i, 'onTop'];
+		if (p.onTop === p.id || !partOf.has(p.onTop))
+			issues.push({ code: 'unknown-id', path, id: p.onTop, among: 'other parts' });
+		else if (isInCircle(p, partOf)) issues.push({ code: 'shape', path, detail: 'a stack that stands on itself' });
+	});
 	meal.parts.forEach((p, i) => {
 		const belongs = { trayOf: 'lies on another part’s tray itself', finishes: 'finishes another part itself' };
 		for (const key of ['trayOf', 'finishes'] as const) {

@@ -100,6 +100,8 @@ const plannedPartSchema = z.object({
 	technique: z.string().optional(),
 	/** What guests must know of. */
 	allergens: z.array(z.string()).optional(),
+	/** The part of the meal (id) that it is built onto. */
+	onTop: z.string().optional(),
 	/** Other parts of the meal (ids) that lie on its tray. */
 	tray: z.array(z.string()).optional(),
 	/** How it was kept, where it was made before the evening. */

@@ -50,12 +50,26 @@ function wordPlates({ plating = 0, course }: Cue, plan: Plan): string {
 	return plating === 0 ? `, the first ${plates} plates` : `, ${plates} more plates`;
 }
 
+/** A part by its name, with what it is built onto. */
+function wordStacked(id: string, plan: Plan): string {
+	const part = plan.parts.find((p) => p.id === id);
+	const base = plan.parts.find((p) => part?.onTop !== undefined && (p.of ?? p.id) === part.onTop)?.name;
+	const name = part?.name ?? id;
+	return base === undefined ? name : `${name} on top of ${base}`;
+}
+
+/** Everything of a course that is built onto something else, where all of it is plated in one go. */
+function wordStacks({ course }: Cue, plan: Plan): string {
+	const stacks = plan.parts.filter((p) => p.course === course && p.onTop !== undefined);
+	return stacks.length === 0 ? '' : `: ${stacks.map((p) => wordStacked(p.id, plan)).join(', ')}`;
+}
+
 /** Which parts, where something else is done between them. */
 function wordParts({ plating = 0, course }: Cue, plan: Plan): string | undefined {
 	const all = plan.services.find((s) => s.course === course)?.platings ?? [];
 	const own = all[plating]?.parts;
 	if (own === undefined || all.every((p) => p.goesOut)) return undefined;
-	return own.map((id) => plan.parts.find((p) => p.id === id)?.name ?? id).join(', ');
+	return own.map((id) => wordStacked(id, plan)).join(', ');
 }
 
 /** Kilograms that light a fire, where this is its lighting. */
@@ -99,7 +113,10 @@ export function wordCue(cue: Cue, plan: Plan): CueWords {
 	const course = plan.services.find((s) => s.course === cue.course)?.name ?? plan.name;
 	if (cue.kind === 'serve') return { ...atThePass, say: `Serve: ${course}${wordPlates(cue, plan)}` };
 	if (cue.kind === 'plate')
-		return { ...atThePass, say: `Plate up: ${wordParts(cue, plan) ?? course}${wordPlates(cue, plan)}` };
+		return {
+			...atThePass,
+			say: `Plate up: ${wordParts(cue, plan) ?? `${course}${wordStacks(cue, plan)}`}${wordPlates(cue, plan)}`
+		};
 	if (cue.kind === 'warm') return warmPlates(plan);
 	if (cue.kind === 'feed') return wordFeed(cue, plan);
 	const step = plan.steps.find((s) => s.id === cue.step);

@@ -6,7 +6,7 @@ import { formatClock, formatDuration } from '../units/time';
 import { wordCue } from './cues';
 import { inUnits } from './quantities';
 import { wordReason, type Reason } from './reasons';
-import { wordAway, wordCautions, wordFilled, wordHeldBy, wordSetting } from './steps';
+import { wordAway, wordCautions, wordClimb, wordFilled, wordHeldBy, wordSetting } from './steps';
 
 export interface SpokenStep extends Omit<PlannedStep, 'heldBy' | 'facts' | 'care' | 'setting' | 'knob'> {
 	readonly heldBy: string;
@@ -15,6 +15,8 @@ export interface SpokenStep extends Omit<PlannedStep, 'heldBy' | 'facts' | 'care
 	readonly heat: string;
 	/** Why the set point is not its own, in words; empty where it is. */
 	readonly setPoint: string;
+	/** How it cooks on after the step, in words; empty where it does not. */
+	readonly climb: string;
 	/** Set point, °C: as a fact, for drawings. */
 	readonly setting: number | undefined;
 }
@@ -27,6 +29,7 @@ export interface SpokenPlan extends Omit<Plan, 'steps' | 'tight'> {
 /** A plan as it is shown. */
 export function speakPlan(plan: Plan, measure: Measure): SpokenPlan {
 	const spoken = (text: string) => inUnits(text, measure);
+	const restsAfter = new Set(plan.steps.flatMap((s) => (s.kind === 'rest' ? s.after : [])));
 	return {
 		...plan,
 		steps: plan.steps.map((step): SpokenStep => {
@@ -41,6 +44,7 @@ export function speakPlan(plan: Plan, measure: Measure): SpokenPlan {
 				...(step.vessel === undefined ? {} : { vessel: spoken(step.vessel) }),
 				heat: spoken(setting === undefined ? (step.heat ?? '') : wordSetting(step)),
 				setPoint: spoken(wordAway(step)),
+				climb: spoken(wordClimb(step, restsAfter.has(step.id))),
 				hands: step.hands.map((h) => ({ ...h, say: filled(h.say) })),
 				cautions: wordCautions({ cautions: step.cautions, care }).map(spoken),
 				heldBy: spoken(wordHeldBy(heldBy, plan)),

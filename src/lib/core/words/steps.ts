@@ -41,6 +41,31 @@ export function wordAway({ away }: Pick<PlannedStep, 'away'>): string {
 	return `its own is ${plainCelsius(own)}${why === '' ? '' : `; so it is ${why}`}`;
 }
 
+/** A climb of less is not worth a word, K. */
+const leastClimb = 0.5;
+/** Eggs that set further on a warm plate by themselves. */
+const setsOn: ReadonlySet<string> = new Set([
+	'scrambled fast',
+	'scrambled slow',
+	'omelette pale',
+	'fried sunny',
+	'fried lidded'
+]);
+
+/**
+ * What heat does that goes on inwards after the step: how far the core climbs, at rest or on the plate; that soft eggs set on.
+ * Empty where nothing does.
+ *
+ * @param rests whether a rest follows
+ */
+export function wordClimb({ pull, peak, facts }: Pick<PlannedStep, 'pull' | 'peak' | 'facts'>, rests: boolean): string {
+	if (facts?.kind === 'egg' && setsOn.has(facts.way))
+		return 'on the plate it sets further for half a minute: off while it still looks a little too soft';
+	if (pull === undefined || peak === undefined || peak - pull < leastClimb) return '';
+	const from = `off at ${coreCelsius(pull)}, it climbs to ${coreCelsius(peak)}`;
+	return rests ? `${from} as it rests` : `${from} on the plate, within three minutes: that is counted`;
+}
+
 /** All cautions of a step: its author's, and those that depend on what was put in. */
 export function wordCautions({ cautions, care }: Pick<PlannedStep, 'cautions' | 'care'>): readonly string[] {
 	return [...new Set([...cautions, ...care.map(wordCare)])];

@@ -40,7 +40,7 @@
 						? `lit at ${formatClock(wallOf(f.lit))} with ${units.say(`${f.toLight} kg`)} of ${f.fuel}`
 						: f.next
 							? `fed at ${formatClock(wallOf(f.next.at))}`
-							: 'not fed any more'}</span
+							: 'burns as it was lit'}</span
 				>
 			</p>
 			<div class="row">
@@ -78,6 +78,8 @@
 
 <style>
 	ul {
+		display: grid;
+		gap: var(--space-2);
 		margin: 0;
 		padding: 0;
 		list-style: none;

@@ -104,6 +104,12 @@
 					</dd>
 				</div>
 			{/if}
+			{#if step.climb}
+				<div>
+					<dt>Climbs</dt>
+					<dd>{step.climb}</dd>
+				</div>
+			{/if}
 			<div>
 				<dt>Not later</dt>
 				<dd>

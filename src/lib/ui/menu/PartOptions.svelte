@@ -30,6 +30,9 @@
 		finishable: readonly { readonly id: string; readonly name: string }[];
 		onvessel: (part: string | undefined) => void;
 		onfinish: (part: string | undefined) => void;
+		/** Parts that it could be built onto. */
+		bases: readonly { readonly id: string; readonly name: string }[];
+		onbase: (part: string | undefined) => void;
 		ontray: (part: string | undefined) => void;
 		onwish: (wish: Wish) => void;
 		onunwish: (wish: string) => void;
@@ -47,6 +50,8 @@
 		vesselOf,
 		mates,
 		finishable,
+		bases,
+		onbase,
 		onfacts,
 		onvessel,
 		ontray,
@@ -136,6 +141,21 @@
 				>
 					<option value="">nothing: plated by itself</option>
 					{#each finishable as f (f.id)}<option value={f.id}>{f.name}, as its last step</option>{/each}
+				</select>
+			</span>
+		{/if}
+		{#if bases.length > 0}
+			<span class="pair">
+				<label for="{id}-base">On the plate</label>
+				<select
+					id="{id}-base"
+					value={part.onTop ?? ''}
+					onchange={(event) => {
+						onbase(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
+					}}
+				>
+					<option value="">beside the others</option>
+					{#each bases as b (b.id)}<option value={b.id}>on top of {b.name}</option>{/each}
 				</select>
 			</span>
 		{/if}

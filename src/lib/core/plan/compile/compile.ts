@@ -21,7 +21,7 @@ import { lengthOf, modeOf, shortestOf, type Mutable, type TracedStep, type Way }
 import { priceSetPoints } from './set-points';
 import { keepPlaces, staysOf, withStays, type Stay } from './stays';
 import { onOneTray, sharedLoads, traysOf } from './trays';
-import { alternativesOf, baseOf, type Portion, type Work } from './portions';
+import { alternativesOf, baseOf, scarceKinds, type Portion, type Work } from './portions';
 import { resourcesHeld, vesselResources } from './vessels';
 import { valueOf } from '../../model/time-model';
 import { looksAt } from '../../timing/model-times';
@@ -98,6 +98,7 @@ export function compileMeal(
 	const plated: Plated[] = [];
 	const trays = traysOf(meal, kitchen, techniques);
 	const loads = sharedLoads(trays);
+	const scarce = scarceKinds(meal.parts, kitchen, techniques);
 	meal.parts.forEach((part, i) => {
 		if (!techniques.has(part.technique)) {
 			const path = ['parts', i, 'technique'];
@@ -110,7 +111,7 @@ export function compileMeal(
 		const sauces = finishersOf(meal, part);
 		/** A tray that is emptied of several is not done with all of them at once. */
 		const isEmptied = (from: string) => onTray !== undefined && from.endsWith(`/${onTray.step}`);
-		const tried = alternativesOf(part, meal, kitchen, techniques, { isBound, onTray, sauces }).map(
+		const tried = alternativesOf(part, meal, kitchen, techniques, { isBound, onTray, sauces, scarce }).map(
 			({ id, portions }) => ({
 				id,
 				portions,

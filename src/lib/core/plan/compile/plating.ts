@@ -78,7 +78,9 @@ export function plateUp(
 		const own = plated.filter((p) => p.part.course === course.id);
 		// Whatever its place among the parts, a drink is poured last: nothing else cools as fast.
 		const isDrink = (p: Plated) => p.technique.kind === 'drink';
-		const ids = [...new Set([...own.filter((p) => !isDrink(p)), ...own.filter(isDrink)].map((p) => p.part.id))];
+		const ids = [
+			...new Set(stacked([...own.filter((p) => !isDrink(p)), ...own.filter(isDrink)]).map((p) => p.part.id))
+		];
 		const secondsOf = (id: string) =>
 			Math.max(...own.filter((p) => p.part.id === id).map((p) => p.technique.plate.perPlate * p.part.covers));
 		const byHand = ids.reduce((sum, id) => sum + secondsOf(id), 0);
@@ -117,6 +119,19 @@ export function plateUp(
 		});
 	}
 	return { serve, offsets, platingTasks: tasks, plating, lags };
+}
+
+/** In plating order, but that what is built onto another part comes after that, and what is built onto it after it. */
+function stacked(plated: readonly Plated[]): readonly Plated[] {
+	const below = (p: Plated, on: Plated) => p.part.onTop === on.of;
+	const result: Plated[] = [];
+	const add = (p: Plated) => {
+		if (result.includes(p)) return;
+		for (const base of plated) if (below(p, base) && base !== p) add(base);
+		result.push(p);
+	};
+	for (const p of plated) add(p);
+	return result;
 }
 
 interface Timed extends Setting {

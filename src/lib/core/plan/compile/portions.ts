@@ -1,6 +1,6 @@
 // A part as it is cooked: which steps, for how many, what is shared between guests and what is cooked apart, what in batches,
 // what could be made before the evening, and in which other way it could be made.
-import type { Kitchen } from '../../model/kitchen';
+import type { Kitchen, VesselKind } from '../../model/kitchen';
 import type { Meal, Part } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
 import { unplated, withFinish } from '../../model/finishing';
@@ -83,7 +83,8 @@ const inTurn = 'in-turn';
 
 /**
  * All ways to make a part that may be taken: the one that is set, or those that make the same where the planner chooses; and
- * where batches go side by side on burners, the same one after another.
+ * where batches go side by side on burners, the same one after another; where saucepans or pots are scarce, the same in the
+ * other.
  *
  */
 export function alternativesOf(
@@ -91,7 +92,7 @@ export function alternativesOf(
 	meal: Pick<Meal, 'covers'>,
 	kitchen: Kitchen,
 	techniques: ReadonlyMap<string, Technique>,
-	{ isBound = false, onTray, sauces = [] }: Besides = {}
+	{ isBound = false, onTray, sauces = [], scarce }: Besides = {}
 ): readonly Alternative[] {
 	const set = techniques.get(part.technique);
 	if (!set) return [];
@@ -99,10 +100,10 @@ export function alternativesOf(
 		part.choose === true && set.makes !== undefined
 			? [...techniques.values()].filter((t) => t.makes === set.makes && t.id !== set.id && t.archived !== true)
 			: [];
-	const make = (plain: Technique, prefix: string, isInTurn = false): Alternative => {
+	const make = (plain: Technique, prefix: string, isInTurn = false, id = plain.id): Alternative => {
 		const technique = part.finishes === undefined ? plain : unplated(plain);
 		return {
-			id: isInTurn ? inTurn : technique.id,
+			id: isInTurn ? inTurn : id,
 			technique,
 			portions: portionsOf(
 				part,
@@ -114,8 +115,44 @@ export function alternativesOf(
 	};
 	const own = make(set, '');
 	if (others.length > 0) return [own, ...others.map((t) => make(t, `${t.id}.`))];
-	const isSpread = own.portions.some(({ works, ahead }) => ahead === undefined && works.some((w) => w.isBeside));
-	return isSpread && !isBound ? [own, make(set, `${inTurn}.`, true)] : [own];
+	if (isBound || own.portions.some(({ ahead }) => ahead !== undefined)) return [own];
+	const isSpread = own.portions.some(({ works }) => works.some((w) => w.isBeside));
+	const other = inOther(set, scarce, kitchen);
+	return [
+		own,
+		...(isSpread ? [make(set, `${inTurn}.`, true)] : []),
+		...(other ? [make(other.technique, `in-${other.kind}.`, false, `in-${other.kind}`)] : [])
+	];
+}
+
+/** What stands in for what, where there is not enough of it. */
+const standIns: Partial<Record<VesselKind, VesselKind>> = { saucepan: 'pot', pot: 'saucepan' };
+
+/** A technique in another kind of vessel, where its own is wanted by more parts than there are. */
+function inOther(
+	technique: Technique,
+	scarce: ReadonlySet<VesselKind> | undefined,
+	kitchen: Kitchen
+): { readonly technique: Technique; readonly kind: VesselKind } | undefined {
+	const from = technique.vessels.find((v) => scarce?.has(v.kind) && standIns[v.kind] !== undefined)?.kind;
+	const kind = from && standIns[from];
+	if (!kind || !kitchen.vessels.some((v) => v.kind === kind && v.count > 0)) return undefined;
+	const vessels = technique.vessels.map((v) => (v.kind === from ? { ...v, kind } : v));
+	return { technique: { ...technique, vessels }, kind };
+}
+
+/** Kinds of vessels that the parts of a meal want more of than a kitchen has. */
+export function scarceKinds(
+	parts: readonly Part[],
+	kitchen: Kitchen,
+	techniques: ReadonlyMap<string, Technique>
+): ReadonlySet<VesselKind> {
+	const wanted = new Map<VesselKind, number>();
+	for (const { technique } of parts)
+		for (const kind of new Set(techniques.get(technique)?.vessels.map((v) => v.kind)))
+			wanted.set(kind, (wanted.get(kind) ?? 0) + 1);
+	const owned = (kind: VesselKind) => kitchen.vessels.reduce((sum, v) => sum + (v.kind === kind ? v.count : 0), 0);
+	return new Set([...wanted].filter(([kind, n]) => n > owned(kind)).map(([kind]) => kind));
 }
 
 /** A way of making a part. */
@@ -137,6 +174,8 @@ interface Besides {
 	readonly onTray?: SharedLoad | undefined;
 	/** Parts that it is finished with. */
 	readonly sauces?: readonly Part[];
+	/** Vessels that are wanted more often than there are. */
+	readonly scarce?: ReadonlySet<VesselKind>;
 }
 
 /** A step's load where others lie on its tray too. */

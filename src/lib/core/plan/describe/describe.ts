@@ -161,6 +161,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 				technique: technique.id,
 				...(tags.length > 0 ? { allergens: [...tags] } : {}),
 				...(beside.length > 0 ? { tray: beside } : {}),
+				...(part.onTop === undefined ? {} : { onTop: part.onTop }),
 				...(isMadeBefore && ahead ? { before: ahead.how } : {}),
 				ready: clock(last.end),
 				plated,
