@@ -40,3 +40,14 @@ export async function expectPlan(page: Page): Promise<void> {
 	await expect(page.getByText('On time')).toBeVisible({ timeout: 30_000 });
 	await expect(page.getByText('No plan')).toHaveCount(0);
 }
+
+/** The card of a step of the plan, opened by its button: tried again where a better plan came in between. */
+export async function openStep(page: Page, name: RegExp): Promise<Locator> {
+	const card = page.getByRole('region', { name: 'The step' });
+	await expect(async () => {
+		await page.getByRole('button', { name }).first().focus();
+		await page.keyboard.press('Enter');
+		await expect(card.getByRole('heading', { level: 2, name })).toBeVisible({ timeout: 2000 });
+	}).toPass({ timeout: 60_000 });
+	return card;
+}

@@ -1,6 +1,6 @@
 // What each way of working asks for, driven from an empty meal through the interface alone.
 import type { Page } from '@playwright/test';
-import { add, expectPlan, more, newKitchen, newMeal, part, type } from './building';
+import { add, expectPlan, more, newKitchen, newMeal, openStep, part, type } from './building';
 import { expect, open, planned, test } from './test';
 
 /** An empty meal in a kitchen of a kind. */
@@ -112,11 +112,7 @@ test('a step that cannot be left says so, with what has to stand ready; a long o
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await planned(page);
 	const card = page.getByRole('region', { name: 'The step' });
-	await page
-		.getByRole('button', { name: /Scramble the eggs/ })
-		.first()
-		.focus();
-	await page.keyboard.press('Enter');
+	await openStep(page, /Scramble the eggs/);
 	await expect(card.getByText('once begun it cannot be left')).toBeVisible();
 	await expect(card.getByText(/g butter.*done: break and beat the eggs/)).toBeVisible();
 	await page
@@ -144,11 +140,7 @@ test('a drink is poured last and hot, wherever it stands on the list', async ({ 
 	await expectPlan(page);
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await planned(page);
-	await page
-		.getByRole('button', { name: /Let the tea draw/ })
-		.first()
-		.focus();
-	await page.keyboard.press('Enter');
+	await openStep(page, /Let the tea draw/);
 	const then = page.getByRole('region', { name: 'The step' }).getByText(/straight to the plate|^waits /);
 	const said = await then.innerText();
 	const minutes = /waits (\d+)(½)? min/.exec(said);
@@ -320,11 +312,7 @@ test('several vegetables share a tray, each added at its own minute; drawn with 
 	await expect(loads.getByText(/pieces shrink as they lose water/)).toBeVisible();
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await planned(page);
-	await page
-		.getByRole('button', { name: /Roast the asparagus/ })
-		.first()
-		.focus();
-	await page.keyboard.press('Enter');
+	await openStep(page, /Roast the asparagus/);
 	await expect(page.getByRole('region', { name: 'The step' }).getByText(/Asparagus onto the tray/)).toBeVisible();
 	// Too many for the trays there are: they go apart, and it is said.
 	await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Menu' }).click();
@@ -356,11 +344,7 @@ test('a dressing stands, is tasted, finishes its part; a sauce is made in the pa
 	await expectPlan(page);
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await planned(page);
-	await page
-		.getByRole('button', { name: /Finish the leeks with the vinaigrette/ })
-		.first()
-		.focus();
-	await page.keyboard.press('Enter');
+	await openStep(page, /Finish the leeks with the vinaigrette/);
 	const card = page.getByRole('region', { name: 'The step' });
 	await expect(card.getByText(/\d+ g vinaigrette, begin with \d+ g and taste/)).toBeVisible();
 	for (const name of [/Let the dressing stand/, /Taste the dressing/])
@@ -392,17 +376,13 @@ test('griddle and grill: crossed marks by quarter turns, heat turned down by a c
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await planned(page);
 	const card = page.getByRole('region', { name: 'The step' });
-	const step = async (name: RegExp) => {
-		await page.getByRole('button', { name }).first().focus();
-		await page.keyboard.press('Enter');
-	};
-	await step(/Sear the steaks on the griddle/);
+	await openStep(page, /Sear the steaks on the griddle/);
 	await expect(card.getByText(/a quarter turn, the same face down/)).toBeVisible();
 	await expect(card.getByText(/Griddle down to medium/)).toBeVisible();
 	await expect(card.getByText(/across both burners/)).toBeVisible();
-	await step(/Grill the thighs gently/);
+	await openStep(page, /Grill the thighs gently/);
 	await expect(card.getByText(/Grill, gentle half/).first()).toBeVisible();
-	await step(/Grill the asparagus/);
+	await openStep(page, /Grill the asparagus/);
 	await expect(card.getByText(/Grill, hot half/).first()).toBeVisible();
 });
 
@@ -459,11 +439,7 @@ test('the fish stands on the leeks; how far the fish climbs on the plate is said
 	await expectPlan(page);
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await planned(page);
-	await page
-		.getByRole('button', { name: /Fry the salmon/ })
-		.first()
-		.focus();
-	await page.keyboard.press('Enter');
+	await openStep(page, /Fry the salmon/);
 	await expect(page.getByRole('region', { name: 'The step' }).getByText(/climbs to .* on the plate/)).toBeVisible();
 	await page.getByRole('link', { name: 'Cook', exact: true }).click();
 	await expect(page.getByRole('region', { name: 'Next' })).toBeVisible();

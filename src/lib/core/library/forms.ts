@@ -117,7 +117,7 @@ export const yolk: Parameter = {
 	name: 'Yolk',
 	unit: '°C',
 	least: 60,
-	most: 80,
+	most: 88,
 	usual: eggStyles.jammy.yolkEdge,
 	options: Object.values(eggStyles).map(({ yolkEdge, say }) => ({ value: yolkEdge, say }))
 };

@@ -175,3 +175,10 @@ describe.each(techniques.map((t) => [t.id, t] as const))('%s', (_, technique) =>
 		expect(sign * (sum(after) - sum(before)), what).toBeGreaterThanOrEqual(0);
 	});
 });
+
+test('every named value of a parameter lies within what it may be', () => {
+	for (const t of library.values())
+		for (const p of t.parameters)
+			for (const { value, say } of p.options ?? [])
+				expect(value >= p.least && value <= p.most, `${t.id} ${p.id}: ${say} is ${value}`).toBe(true);
+});

@@ -45,8 +45,8 @@ const reheating = { c: 3600, rise: 70, level: 0.5, thick: 1.25 };
 const simmering = { below: 3, loss: 1.5 };
 /** A grate heats one side at a time: as good as this all round, W/(m² K). */
 const grateFilm = 20;
-/** Eggs that are set through by their way. */
-const setEggs: ReadonlySet<string> = new Set(['custard', 'fried turned', 'omelette brown']);
+/** Eggs that are set through by their way, or were as far as they will be before it. */
+const setEggs: ReadonlySet<string> = new Set(['custard', 'fried turned', 'omelette brown', 'fried coated']);
 /** Seconds of stirring before and after eggs begin to set. */
 const stirring = 60;
 /** How many eggs a steeping pot is taken to hold. */

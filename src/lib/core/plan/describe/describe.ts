@@ -96,6 +96,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		const { k = 0, of = 1 } = nth.get(id) ?? {};
 		return of === 1 ? step.say : `${step.say.slice(0, 70)}, ${k + 1} of ${of}`;
 	};
+	const own = new Set(happenings.map((h) => h.id));
 	const steps = happenings.map((h): PlannedStep => {
 		const { way, timed: t, step } = h;
 		const { mu, sigma, pull, facts, care } = way.timing;
@@ -130,7 +131,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 			...(facts ? { facts } : {}),
 			heldBy: reasons.get(h.id) ?? { kind: 'nothing' },
 			after: problem.lags
-				.filter((l) => l.to === h.id && timed.has(l.from) && (l.min >= 0 || l.max !== undefined))
+				.filter((l) => l.to === h.id && own.has(l.from) && (l.min >= 0 || l.max !== undefined))
 				.map((l) => l.from)
 		};
 	});
