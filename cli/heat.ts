@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { issuesOf } from '$lib/core/issues';
 import { wordIssue } from '$lib/core/words/issues';
-import { Immersed, type Body, type Film } from '$lib/core/heat/body';
+import { Immersed, type Body } from '$lib/core/heat/body';
 import { eggTime } from '$lib/core/heat/egg';
 import { panTurns } from '$lib/core/heat/pan-turns';
 import { HeatThenRest } from '$lib/core/heat/rest';
@@ -14,46 +14,16 @@ import { lethality, publishedTime, speciesOf } from '$lib/core/safety/lethality'
 import { densityOf } from '$lib/core/foods/ingredients';
 import { inUnit, isUnit } from '$lib/core/units/convert';
 import { command, load, refuse, Refused } from './command';
+import { atLeast0, bodiesWith, bodyFrom, celsius, filmSchema, positive } from './shapes';
 
 const issue = (text: string): never => {
 	throw new Refused(text);
 };
 
-const positive = z.number().positive();
-const atLeast0 = z.number().min(0);
-const celsius = z.number().min(-100).max(2000);
-const film = z
-	.object({ h_w_m2k: atLeast0.nullable().optional(), tinf_c: celsius })
-	.transform(({ h_w_m2k, tinf_c }): Film => ({ h: h_w_m2k ?? null, tinf: tinf_c }));
-const material = { k_w_mk: positive, alpha_m2_s: positive, t0_c: celsius };
-const mm = positive;
-const solids = [
-	z.object({ ...material, shape: z.literal('slab'), thickness_mm: mm }),
-	z.object({ ...material, shape: z.literal('cylinder'), diameter_mm: mm }),
-	z.object({ ...material, shape: z.literal('sphere'), diameter_mm: mm }),
-	z.object({ ...material, shape: z.literal('finite-cylinder'), diameter_mm: mm, length_mm: mm }),
-	z.object({ ...material, shape: z.literal('brick'), sides_mm: z.tuple([mm, mm, mm]) })
-] as const;
-const bodySchema = z.discriminatedUnion('shape', solids).transform((b): { body: Body; t0: number } => {
-	const common = { k: b.k_w_mk, alpha: b.alpha_m2_s };
-	const t0 = b.t0_c;
-	switch (b.shape) {
-		case 'slab':
-			return { t0, body: { ...common, shape: b.shape, thickness: b.thickness_mm / 1000 } };
-		case 'cylinder':
-		case 'sphere':
-			return { t0, body: { ...common, shape: b.shape, diameter: b.diameter_mm / 1000 } };
-		case 'finite-cylinder':
-			return {
-				t0,
-				body: { ...common, shape: b.shape, diameter: b.diameter_mm / 1000, length: b.length_mm / 1000 }
-			};
-		case 'brick': {
-			const [x, y, w] = b.sides_mm;
-			return { t0, body: { ...common, shape: b.shape, sides: [x / 1000, y / 1000, w / 1000] } };
-		}
-	}
-});
+const solids = bodiesWith({ t0_c: celsius });
+const bodySchema = z
+	.discriminatedUnion('shape', solids)
+	.transform((b): { body: Body; t0: number } => ({ t0: b.t0_c, body: bodyFrom(b) }));
 const slabSchema = solids[0].transform((b) => ({
 	t0: b.t0_c,
 	body: { shape: b.shape, thickness: b.thickness_mm / 1000, k: b.k_w_mk, alpha: b.alpha_m2_s } as const
@@ -68,11 +38,11 @@ const nested = <T extends z.ZodType>(key: string, schema: T) =>
 	);
 const bodyOf = nested('body', bodySchema);
 const slabOf = nested('body', slabSchema);
-const filmOf = nested('film', film);
+const filmOf = nested('film', filmSchema);
 /** A film under a name of its own, perhaps once more under "film". */
 const filmIn = (key: string) =>
 	z
-		.object({ [key]: nested('film', film) })
+		.object({ [key]: nested('film', filmSchema) })
 		.transform((x) => x[key] ?? issue(`${key}: give its "h_w_m2k" and "tinf_c".`));
 
 type Outputs = Record<string, number>;

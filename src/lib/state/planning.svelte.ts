@@ -12,6 +12,7 @@ import type { WhatIf } from '../core/plan/advise/what-if';
 import type { Standing } from '../core/plan/replan';
 import { usualBudget, usualSeed } from '../core/plan/effort';
 import type { PlanRequest } from '../core/plan/plan-meal';
+import type { Told } from '../core/probe/estimate';
 import { startPlanner, type PlannerClient } from '../workers/client';
 
 /** Work for a replan during a run, in propagator runs: the first answer comes at once. */
@@ -167,6 +168,16 @@ export class Planning {
 			if (mine !== this.latest || plan !== this.plan) return;
 			this.slack = { ...this.slack, [found.step]: found };
 		});
+	}
+
+	/** What a probe's stream says; nothing where the worker is gone. */
+	async probe(...asked: Parameters<PlannerClient['probe']>): Promise<Told | undefined> {
+		try {
+			this.planner ??= this.start();
+			return await this.planner.probe(...asked);
+		} catch {
+			return undefined;
+		}
 	}
 
 	/**

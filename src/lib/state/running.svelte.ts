@@ -135,6 +135,11 @@ export class Running {
 		void this.replan();
 	}
 
+	/** A probe reads: kept for the part that it is in. */
+	probe(part: string, celsius: number): void {
+		this.record({ kind: 'reading', part, celsius });
+	}
+
 	/** A fire is hotter or cooler than it was planned: the rest is planned for what it is. */
 	heat(station: string, celsius: number): void {
 		this.record({ kind: 'heat', station, celsius });

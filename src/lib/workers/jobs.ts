@@ -1,7 +1,9 @@
 // The planner as the page sees it: jobs in lanes. A newer request of a lane takes the place of what that lane is at.
-import type { Plan } from '../core/model/plan';
+import type { Plan, PlannedStep } from '../core/model/plan';
 import type { Cure } from '../core/plan/advise/cures';
 import type { WhatIf } from '../core/plan/advise/what-if';
+import type { Told } from '../core/probe/estimate';
+import type { Reading } from '../core/probe/posterior';
 import type { PlanProgress, PlanRequest } from '../core/plan/plan-meal';
 import type { StepSlack } from '../core/plan/why/slack';
 import type { Job, PlanAnswer, Planner } from './protocol';
@@ -19,6 +21,8 @@ export interface PlannerClient {
 	whatIf(request: PlanRequest, plan: Plan, onFound: (found: WhatIf) => void): Promise<void>;
 	cures(request: PlanRequest, onFound: (found: Cure) => void, lane?: Lane): Promise<void>;
 	slack(request: PlanRequest, plan: Plan, steps: readonly string[], onFound: (found: StepSlack) => void): Promise<void>;
+	/** What a probe's stream says: by the last of the planners, which plans least alone. */
+	probe(step: PlannedStep, readings: readonly Reading[], now: number): Promise<Told | undefined>;
 	/** Cancel all that a lane is at. */
 	cancel(lane?: Lane): void;
 	close(): void;
@@ -81,6 +85,7 @@ export function clientOf(
 		cures: (request, onFound, lane = 'table') => inLane(lane, (job) => first.cures(job, request, shared(onFound))),
 		slack: (request, plan, steps, onFound) =>
 			inLane('table', (job) => first.slack(job, request, plan, steps, shared(onFound))),
+		probe: async (...asked) => await guard(Promise.resolve((planners.at(-1) ?? first).probe(...asked))),
 		cancel: (lane = 'table') => {
 			cancel(lane);
 		},

@@ -1,9 +1,11 @@
 // What the page and the planner's worker say to each other. Every message names its job: what is said to one is not heard by
 // another, however late it comes.
-import type { Plan } from '../core/model/plan';
+import type { Plan, PlannedStep } from '../core/model/plan';
 import type { Cure } from '../core/plan/advise/cures';
 import type { WhatIf } from '../core/plan/advise/what-if';
 import type { PlanOutcome, PlanProgress, PlanRequest } from '../core/plan/plan-meal';
+import type { Told } from '../core/probe/estimate';
+import type { Reading } from '../core/probe/posterior';
 import type { Schedule } from '../core/plan/problem';
 import type { StepSlack } from '../core/plan/why/slack';
 
@@ -28,6 +30,8 @@ export interface Planner {
 		steps: readonly string[],
 		onFound: (found: StepSlack) => Promise<void> | void
 	): Promise<void>;
+	/** What a probe's stream says of a step: seconds since that began, °C; and the moment of asking. */
+	probe(step: PlannedStep, readings: readonly Reading[], now: number): Promise<Told | undefined> | Told | undefined;
 	/** What another search for the same request has found. */
 	hear(job: Job, answer: Schedule): Promise<void> | void;
 	cancel(job: Job): Promise<void> | void;

@@ -5,6 +5,8 @@ import { scheduleOf } from '../core/plan/compile/schedule-of';
 import { cures } from '../core/plan/advise/cures';
 import { whatIfs } from '../core/plan/advise/what-if';
 import { planMeal } from '../core/plan/plan-meal';
+import { tell } from '../core/probe/estimate';
+import { probedAs } from '../core/run/probed';
 import type { Schedule } from '../core/plan/problem';
 import { slackOf } from '../core/plan/why/slack';
 import type { Job, Planner } from './protocol';
@@ -84,6 +86,10 @@ export function servePlanner(): Planner {
 				for (const step of steps) yield { step, ...slackOf(problem, answer, step, slackBudget) };
 			}
 			return tellAll(job, measured(), onFound);
+		},
+		probe: (step, readings, now) => {
+			const asked = probedAs(step);
+			return asked && tell({ ...asked, readings, now });
 		},
 		hear(job, answer) {
 			const own = running.get(job);

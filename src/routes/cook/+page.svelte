@@ -1,5 +1,6 @@
 <!-- Cook: the live run. What is now, what is next, what is on. -->
 <script lang="ts">
+	import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 	import { onMount, untrack } from 'svelte';
 	import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
@@ -15,10 +16,15 @@
 	import { getApp } from '$lib/state/app.svelte';
 	import { clocks, newName, zone } from '$lib/state/clocks';
 	import { Running } from '$lib/state/running.svelte';
+	import type { PlannedStep } from '$lib/core/model/plan';
+	import type { Told } from '$lib/core/probe/estimate';
+	import { playing } from '$lib/core/probe/simulate';
+	import { probedAs, mayBeProbed, readingsIn } from '$lib/core/run/probed';
 	import { nextHelper, withCrew, withHeats } from '$lib/core/run/posts';
 	import CrewPanel from '$lib/ui/cook/CrewPanel.svelte';
 	import ClockBar from '$lib/ui/cook/ClockBar.svelte';
 	import NextList from '$lib/ui/cook/NextList.svelte';
+	import ProbePanel from '$lib/ui/cook/ProbePanel.svelte';
 	import FirePanel from '$lib/ui/cook/FirePanel.svelte';
 	import NowCard from '$lib/ui/cook/NowCard.svelte';
 	import OnList from '$lib/ui/cook/OnList.svelte';
@@ -76,6 +82,55 @@
 		if (!step) return { taken: [], ready: [], cook: name };
 		return { taken: own(wordTaken(step, view.plan, bowls)), ready: own(wordReady(step, view.plan, bowls)), cook: name };
 	}
+	/** What is on that a probe may be in; what each stream says; those that play. */
+	const probed = $derived(
+		on
+			.filter((o) => mayBeProbed(o.step, view.plan.steps))
+			.map(({ step, say }) => ({ step, say, name: partOf(step.part)?.name ?? step.part }))
+	);
+	const told = new SvelteMap<string, Told>();
+	const players = new SvelteMap<string, (seconds: number) => number>();
+	/** Readings that were asked about, by step; those that are being worked out. */
+	const asked: Record<string, number> = {};
+	const asking = new SvelteSet<string>();
+	/** A probe that plays reads this often, seconds. */
+	const playEvery = 10;
+	function play(step: PlannedStep, isOn: boolean): void {
+		const food = isOn ? probedAs(step) : undefined;
+		if (food) players.set(step.id, playing(food, food.medium, step.from));
+		else players.delete(step.id);
+	}
+	$effect(() => {
+		const { now } = running;
+		untrack(() => {
+			for (const { step } of probed) {
+				const readings = readingsIn(step, view.readings);
+				const player = players.get(step.id);
+				const at = now - step.from;
+				if (player && at - (readings.at(-1)?.[0] ?? -Infinity) >= playEvery)
+					running.probe(step.part, Number(player(at).toFixed(1)));
+			}
+		});
+	});
+	$effect(() => {
+		for (const { step } of probed) {
+			const readings = readingsIn(step, view.readings);
+			const isAsked = untrack(() => asking.has(step.id));
+			if (readings.length === 0 || asked[step.id] === readings.length || isAsked) continue;
+			asked[step.id] = readings.length;
+			untrack(() => asking.add(step.id));
+			void app.planning
+				.probe(
+					step,
+					readings,
+					untrack(() => running.now - step.from)
+				)
+				.then((answer) => {
+					asking.delete(step.id);
+					if (answer) told.set(step.id, answer);
+				});
+		}
+	});
 	onMount(() => {
 		return () => {
 			running.stop();
@@ -194,6 +249,25 @@
 				}}
 			/>
 		</section>
+		{#if probed.length > 0}
+			<section aria-label="Probes">
+				<h2>Probes</h2>
+				<ProbePanel
+					steps={probed}
+					clock={running.now}
+					readingsOf={(step) => readingsIn(step, view.readings)}
+					{told}
+					playing={new Set(players.keys())}
+					onread={(step, celsius) => {
+						running.probe(step.part, celsius);
+					}}
+					onplay={play}
+					onfollow={(step: PlannedStep, left: number) => {
+						running.late(step.id, Math.round((running.now + left - step.to) / 15) * 15);
+					}}
+				/>
+			</section>
+		{/if}
 		{#if view.plan.fires}
 			<section aria-label="The fire">
 				<h2>The fire</h2>

@@ -1,5 +1,6 @@
 // What really happened, from the log: which cues were done and when, which steps have begun and ended, what is in force.
 import type { Plan } from '../model/plan';
+import type { Reading } from '../probe/posterior';
 import { active, originOf, type Run } from './events';
 
 /** Times in the plan's clock, seconds. */
@@ -17,6 +18,8 @@ export interface Facts {
 	/** What is not there any more: cooks, stations; and cooks who were not there at first, in the order in which they came. */
 	readonly away: ReadonlySet<string>;
 	readonly joined: readonly string[];
+	/** What probes read, by part: the plan's clock, °C. */
+	readonly readings: ReadonlyMap<string, readonly Reading[]>;
 	/** How hot each fire was when it was measured last, °C. */
 	readonly heats: ReadonlyMap<string, number>;
 	/** The steps that the last replan moved, where nothing was done since. */
@@ -37,6 +40,7 @@ export function factsOf(run: Run): Facts {
 	const away = new Set<string>();
 	const joined = new Set<string>();
 	const heats = new Map<string, number>();
+	const readings = new Map<string, Reading[]>();
 	for (const e of events) {
 		moved = [];
 		const at = clock(e.at);
@@ -61,6 +65,12 @@ export function factsOf(run: Run): Facts {
 			case 'out':
 				away.add(e.what);
 				break;
+			case 'reading': {
+				const own = readings.get(e.part) ?? [];
+				own.push([at, e.celsius]);
+				readings.set(e.part, own);
+				break;
+			}
 			case 'heat':
 				heats.set(e.station, e.celsius);
 				break;
@@ -69,7 +79,6 @@ export function factsOf(run: Run): Facts {
 				break;
 			// What is told for the record, and what a replan takes in, leaves the plan in force as it is.
 			case 'notYet':
-			case 'reading':
 			case 'note':
 			case 'early':
 			case 'failed':
@@ -81,5 +90,5 @@ export function factsOf(run: Run): Facts {
 				break;
 		}
 	}
-	return { plan, since, done, begun, late, away, joined: [...joined], heats, moved };
+	return { plan, since, done, begun, late, away, joined: [...joined], readings, heats, moved };
 }

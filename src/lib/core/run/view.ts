@@ -3,7 +3,7 @@ import type { Plan, PlannedStep } from '../model/plan';
 import type { Standing } from '../plan/replan';
 import { cuesOf, type Cue } from './cues';
 import { planClock, type Run } from './events';
-import { factsOf } from './facts';
+import { factsOf, type Facts } from './facts';
 import { forecastOf } from './forecast';
 
 /** A step that runs by itself, with the next thing it will want. */
@@ -34,6 +34,8 @@ export interface View {
 	/** Who or what is not there, and who came (see `Facts`). */
 	readonly away: ReadonlySet<string>;
 	readonly joined: readonly string[];
+	/** What probes read, by part: the plan's clock, °C. */
+	readonly readings: Facts['readings'];
 	/** How hot each fire was when it was measured last, °C. */
 	readonly heats: ReadonlyMap<string, number>;
 }
@@ -64,6 +66,7 @@ export function viewRun(run: Run, at: number): View {
 		moved: facts.moved,
 		away: facts.away,
 		joined: facts.joined,
+		readings: facts.readings,
 		heats: facts.heats
 	};
 }

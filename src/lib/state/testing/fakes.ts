@@ -34,6 +34,7 @@ export function fakePlanner(budget = 8000): FakePlanner {
 		whatIf: () => Promise.resolve(),
 		cures: () => Promise.resolve(),
 		slack: () => Promise.resolve(),
+		probe: () => Promise.reject(new Error('no probe')),
 		cancel: () => {
 			latest++;
 		},
