@@ -173,3 +173,43 @@ test(
 	},
 	wait
 );
+
+test(
+	'probe: bands in order, doubts by name, refusals in words; each case by itself',
+	async () => {
+		const slab = { shape: 'slab', thickness_mm: 36, k_w_mk: 0.475, alpha_m2_s: 1.3e-7 };
+		const asked = {
+			body: slab,
+			t0_c: 6,
+			medium: 'bath',
+			film: { h_w_m2k: 90, tinf_c: 60 },
+			rest: { h_w_m2k: 10, tinf_c: 22 },
+			target_peak_c: 55,
+			now_s: 605
+		};
+		const readings = Array.from({ length: 61 }, (_, i) => [10 * i, 6 + (i < 12 ? 0 : 0.5 * (i - 12))]);
+		const cases = [
+			{ id: 'fine', ...asked, readings },
+			{ id: 'late', ...asked, now_s: 900, readings },
+			{ id: 'still', ...asked, readings: readings.map(([t], i) => [t, i < 30 ? readings[i]![1] : 15]) },
+			{ id: 'never', ...asked, target_peak_c: 70, readings },
+			{ id: 'bad', body: slab }
+		];
+		const ran = await run('probe', file('streams.json', { cases }));
+		expect(ran.code).toBe(0);
+		const { results } = JSON.parse(ran.out) as {
+			results: { id: string; left_s?: { p10: number; p50: number; p90: number }; doubt?: string; issues?: string[] }[];
+		};
+		expect(results.map((r) => r.id)).toEqual(cases.map((c) => c.id));
+		const [fine, late, still, never, bad] = results;
+		expect(fine!.left_s!.p10).toBeLessThanOrEqual(fine!.left_s!.p50);
+		expect(fine!.left_s!.p50).toBeLessThanOrEqual(fine!.left_s!.p90);
+		expect(late!.doubt).toBe('lost');
+		expect(still!.doubt).toBe('stuck');
+		expect(never!.issues![0]).toMatch(/never peaks at 70/);
+		expect(bad!.issues![0]).toMatch(/readings: is missing/);
+		const none = await run('probe', file('streams-not.json', { cases: 1 }));
+		expect([none.code, none.out]).toEqual([2, '']);
+	},
+	wait
+);

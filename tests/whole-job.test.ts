@@ -444,3 +444,27 @@ test('the fish stands on the leeks; how far the fish climbs on the plate is said
 	await page.getByRole('link', { name: 'Cook', exact: true }).click();
 	await expect(page.getByRole('region', { name: 'Next' })).toBeVisible();
 });
+
+test('a probe in the roast: typed or played, time left with its band; the plan follows', async ({ page }) => {
+	test.slow();
+	await begin(page, 'A family kitchen', 4, '15:00');
+	await add(page, 'plates', 'large roast', 'Large roast');
+	await expectPlan(page);
+	await page.getByRole('link', { name: 'Cook', exact: true }).click();
+	const probes = page.getByRole('region', { name: 'Probes' });
+	const now = page.getByRole('region', { name: 'Now', exact: true });
+	await expect(async () => {
+		await page.getByRole('button', { name: 'To the next cue' }).click();
+		for (const done of await now.getByRole('button', { name: /^Done/ }).all()) await done.click();
+		await expect(probes).toBeVisible({ timeout: 500 });
+	}).toPass({ timeout: 60_000 });
+	await type(probes.getByLabel('Probe reads', { exact: true }), '6');
+	await expect(probes.getByText(/it reads 6\.0 °C now/)).toBeVisible({ timeout: 60_000 });
+	await expect(probes.getByText(/Out in/)).toBeVisible();
+	await probes.getByRole('button', { name: 'A probe that plays' }).click();
+	await page.getByRole('button', { name: '60×' }).click();
+	await expect(probes.getByRole('img', { name: /^\d\d+ readings of Large roast/ })).toBeVisible({ timeout: 60_000 });
+	await page.getByRole('button', { name: 'Stop the clock' }).click();
+	await page.reload();
+	await expect(probes.getByRole('img', { name: /^\d\d+ readings of Large roast/ })).toBeVisible({ timeout: 60_000 });
+});

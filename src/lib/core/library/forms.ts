@@ -144,7 +144,7 @@ export const fat = choice(
 	panFats.map((name, i) => [i, name] as const)
 );
 /** Where bars are wanted: turned a quarter on each face, they cross. */
-export const crossed = 1;
+const crossed = 1;
 export const marking = (often: number, usual: number): Parameter => ({
 	...turning,
 	usual,

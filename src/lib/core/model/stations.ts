@@ -1,5 +1,4 @@
 // Every kind of station in one table: what it is called, what it is good for, how large, and what it is usually like.
-import type { LiveFuel } from '../heat/fire';
 import type { Duty, Station, StationKind, StationOf } from './kitchen';
 
 type Fresh<K extends StationKind> = Omit<StationOf<K>, 'id' | 'name' | 'kind' | 'at'>;
@@ -101,7 +100,7 @@ export const usualStation = {
 } as const;
 
 /** What a station burns where it is a live fire: it has to be lit long before, is fed, and falls. */
-export function liveFuelOf(station: Station): LiveFuel | undefined {
+export function liveFuelOf(station: Station): 'charcoal' | 'wood' | undefined {
 	if (station.kind === 'wood oven') return 'wood';
 	return station.kind === 'grill' && station.fuel === 'charcoal' ? 'charcoal' : undefined;
 }

@@ -2,8 +2,7 @@
 import { readingsAt, type Setting } from './curve';
 import { medianOf, parameters, posterior, thinned, type Medium, type Reading, type Thinned } from './posterior';
 
-export const doubts = ['placement', 'out', 'stuck', 'lost'] as const;
-export type Doubt = (typeof doubts)[number];
+export type Doubt = 'placement' | 'out' | 'stuck' | 'lost';
 
 /** No reading for so long, and for so many times the usual gap, is a lost probe. */
 const lost = { seconds: 60, gaps: 2.5 };

@@ -22,7 +22,7 @@ export interface Estimate {
 }
 
 /** What is foretold of the middle at an instant, s since heating began: its most likely value, and a band of 80 %. */
-export interface Foretold {
+interface Foretold {
 	readonly at: number;
 	readonly middle: number;
 	readonly low: number;

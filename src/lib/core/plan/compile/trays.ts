@@ -17,7 +17,7 @@ import { roomOf } from './places';
 import { lengthOf, shortestOf, type TracedStep, type Way } from './traced';
 
 /** What of a part lies on a tray. */
-export interface OnTray {
+interface OnTray {
 	readonly part: Part;
 	readonly step: Step;
 	/** Seconds at the first set point that all of them may have. */
