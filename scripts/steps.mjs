@@ -30,7 +30,13 @@ export function ensureInstalled() {
 }
 
 /** What a command is bundled from: a file for each. */
-const sources = { solve: 'cli/solve.ts', heat: 'cli/heat.ts', times: 'cli/times.ts', probe: 'cli/probe.ts', bench: 'benchmarks/bench.ts' };
+const sources = {
+	solve: 'cli/solve.ts',
+	heat: 'cli/heat.ts',
+	times: 'cli/times.ts',
+	probe: 'cli/probe.ts',
+	bench: 'benchmarks/bench.ts'
+};
 
 /**
  * When a file, or the newest of the files in a folder, was last changed.
