@@ -168,9 +168,12 @@ export function active(events: readonly RunEvent[]): readonly RunEvent[] {
 	return inOrder([...byId.values()]).filter((e) => e.kind !== 'undo' && counts(e, new Set()));
 }
 
-/** The newest event that can be taken back: neither an undo, nor undone, nor a replan that goes with its reason. */
+/**
+ * The newest event that can be taken back: neither an undo, nor undone, nor a replan that goes with its reason; nor a reading:
+ * a probe reads on while a tap is taken back.
+ */
 export function undoable(events: readonly RunEvent[]): RunEvent | undefined {
-	return active(events).findLast((e) => e.kind !== 'replan' || e.because.length === 0);
+	return active(events).findLast((e) => e.kind !== 'reading' && (e.kind !== 'replan' || e.because.length === 0));
 }
 
 /** Instant of the plan's clock time 0, so that its first service is at the right instant of its day. */

@@ -2,6 +2,7 @@
 import { describe, expect, test } from 'vitest';
 import { nothingKnown, pullFor } from '../probe/curve';
 import { mealOf, planned } from '../testing/library-meal';
+import { undoable, type RunEvent } from './events';
 import { mayBeProbed, probedAs, readingsIn } from './probed';
 
 describe.each(['large-roast', 'steak-pan', 'pork-loin-roast', 'salmon-low-oven'])('%s', (technique) => {
@@ -43,4 +44,11 @@ test('readings are those since the step began, in its own seconds', () => {
 		[60, 30]
 	]);
 	expect(readingsIn({ part: 'beans', from: 0 }, readings)).toEqual([]);
+});
+
+test('a tap is taken back though a probe has read on since', () => {
+	const done: RunEvent = { kind: 'done', cue: 'c', id: 'a', at: 1, by: 'x' };
+	const reading: RunEvent = { kind: 'reading', part: 'p', celsius: 20, id: 'b', at: 2, by: 'x' };
+	expect(undoable([done, reading])).toBe(done);
+	expect(undoable([reading])).toBeUndefined();
 });
