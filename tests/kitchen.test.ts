@@ -10,8 +10,8 @@ test('a station is dragged, moved by arrows, taken out by a key, and all of it u
 	await page.mouse.down();
 	await page.mouse.move(before.x + before.width / 2, before.y + before.height / 2 + 60, { steps: 8 });
 	await page.mouse.up();
+	await expect.poll(async () => ((await board.boundingBox())?.y ?? 0) - before.y).toBeGreaterThan(20);
 	const dragged = await board.boundingBox();
-	expect((dragged?.y ?? 0) - before.y).toBeGreaterThan(20);
 	await board.focus();
 	await page.keyboard.press('ArrowRight');
 	await expect.poll(async () => (await board.boundingBox())?.x).not.toBe(dragged?.x);
