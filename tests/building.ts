@@ -45,6 +45,8 @@ export async function expectPlan(page: Page): Promise<void> {
 export async function openStep(page: Page, name: RegExp): Promise<Locator> {
 	const card = page.getByRole('region', { name: 'The step' });
 	await expect(async () => {
+		// What the pointer lies on goes before what has the focus.
+		await page.mouse.move(1, 400);
 		await page.getByRole('button', { name }).first().focus();
 		await page.keyboard.press('Enter');
 		await expect(card.getByRole('heading', { level: 2, name })).toBeVisible({ timeout: 2000 });
