@@ -109,7 +109,15 @@ export class Running {
 
 	/** Before anything is done, take the better plan; a clock that was set goes on. */
 	follow(plan: Plan): void {
-		this.run = { ...this.run, plan, id: plan.meal };
+		if (plan.meal !== this.run.id) {
+			// Another meal came onto the table: its run goes on where it was.
+			this.isSet = false;
+			this.run = this.newRun(plan);
+			this.ticking = this.beforeFirst(this.run);
+			void this.takeUp();
+			return;
+		}
+		this.run = { ...this.run, plan };
 		if (!this.isSet) this.ticking = this.beforeFirst(this.run);
 		else if (this.isAtCue) this.skip();
 		else this.keepHead();

@@ -213,9 +213,11 @@ export function withFinishing(meal: Meal, part: string, other: string | undefine
 /** A part that is made in what another leaves, in the vessel of the first of its course that leaves one. */
 export function withVesselFound(meal: Meal, part: Part, techniques: Techniques): Meal {
 	if (techniques.get(part.technique)?.madeIn === undefined) return meal;
-	const host = meal.parts.find(
+	const able = meal.parts.filter(
 		(p) => p.id !== part.id && p.course === part.course && vesselLink(meal, p.id, part.id, techniques) !== undefined
 	);
+	// What is seared or roasted leaves what a sauce is made of; beans do not.
+	const host = able.find((p) => techniques.get(p.technique)?.kind === 'protein') ?? able[0];
 	return host ? withVesselOf(meal, part.id, host.id, techniques) : meal;
 }
 
