@@ -7,7 +7,12 @@ import { bowlsOf } from './bowls';
 import { finishedBy, isUntied, withFinishing, withoutPart, withPart, withVesselFound } from './edit-meal';
 import { finishStep } from './finishing';
 import { readMeal, type Meal } from './meal';
+import { allergens } from '../foods/allergens';
+import { offersFor } from '../plan/advise/guest-offers';
+import { wordGuestOffer } from '../words/guests';
+import type { Plan } from './plan';
 import { shoppingOf } from './quantities';
+import { valueOf } from './time-model';
 
 const sauces = ['vinaigrette', 'herb-sauce', 'herb-yogurt', 'mayonnaise', 'reduction'];
 const finishable = ['leeks-steam', 'carrots-roast', 'boiled-potatoes', 'onions-grill', 'leaves-dressed'].filter((id) =>
@@ -29,6 +34,9 @@ test('any sauce on any side: added when both are ready, within what the side bea
 				const own = plan.steps.filter((s) => s.part === 'p0');
 				const finish = own.find((s) => s.id.endsWith(finishStep({ id: 'p1' })))!;
 				const [p0, p1] = plan.parts;
+				expect(p1!.into).toEqual([finish.id]);
+				expect(p1!.plated).toBe(finish.from);
+				expect(plan.services.flatMap((x) => x.platings ?? []).flatMap((x) => x.parts ?? [])).not.toContain('p1');
 				expect(finish.from).toBeGreaterThanOrEqual(p1!.ready);
 				expect(p0!.ready).toBe(finish.to);
 				expect(own.every((s) => s.to <= finish.to)).toBe(true);
@@ -74,6 +82,46 @@ describe('guests', () => {
 		const plan = planned({ ...meal, parts }, undefined, 1500);
 		expect(plan.clashes).toEqual([]);
 		expect(plan.steps.filter((s) => s.id.endsWith(finishStep({ id: 'p1' })))).toHaveLength(1);
+	});
+});
+
+describe('a guest who may have nothing of it: allergic to all, eats no animal, at risk', () => {
+	const finishing = [...library.values()].filter((t) => t.kind === 'sauce' && t.madeIn === undefined).map((t) => t.id);
+	const ana = { id: 'g', name: 'Ana', allergies: [...allergens], diet: 'vegan' as const, risk: 'pregnant' as const };
+	const reasons = (plan: Plan, part: string) =>
+		plan.clashes
+			.filter((c) => c.part === part)
+			.map((c) => (c.why.kind === 'risk' ? `risk ${c.why.care.kind}` : c.why.kind));
+
+	test.each(finishing)('whatever %s is not for her by itself, what it finishes is not for her either', (sauce) => {
+		const meal = dressed('carrots-roast', sauce, { guests: [ana] });
+		const plan = planned(meal, undefined, 600);
+		const [side, own] = [new Set(reasons(plan, 'p0')), reasons(plan, 'p1')];
+		expect(side).toEqual(
+			new Set([...reasons(planned(mealOf([{ technique: 'carrots-roast' }]), undefined, 300), 'p0'), ...own])
+		);
+		for (const clash of plan.clashes.filter((c) => c.part === 'p0')) {
+			const offer = offersFor(clash, meal, library).find((o) => o.what.kind === 'undressed');
+			expect(wordGuestOffer(offer!)).toMatch(/^Ana’s Carrots, roasted without the /);
+			expect(readMeal(offer!.meal, library).ok).toBe(true);
+			const mended = planned(offer!.meal, undefined, 600);
+			expect(mended.clashes).toEqual([]);
+			// Hers is a portion of its own, and nobody else goes without.
+			expect(mended.parts.filter((p) => p.of === 'p0').map((p) => p.covers)).toEqual([3, 1]);
+		}
+	});
+	const reducing = [...library.values()].flatMap((t) => {
+		const [to] = t.steps.flatMap((s) => (s.time.model?.kind === 'reduce' ? [s.time.model.to] : []));
+		return t.kind === 'sauce' && to !== undefined ? [[t.id, to] as const] : [];
+	});
+	test.each(reducing)('%s is what is left of it when it is reduced, with what is whisked in', (sauce, to) => {
+		for (const covers of [1, 4, 12]) {
+			const bowls = bowlsOf(dressed('carrots-roast', sauce, {}, covers), library);
+			const [amount] = bowls.flatMap((b) => (b.step === finishStep({ id: 'p1' }) ? b.amounts : []));
+			const left = 1000 * valueOf(to, (id) => (id === 'covers' ? covers : 0));
+			expect(amount!.used).toBeGreaterThanOrEqual(left - 1);
+			expect(amount!.used).toBeLessThanOrEqual(left + 75 * covers);
+		}
 	});
 });
 

@@ -2,8 +2,9 @@
 // is not plated by itself.
 import { densityOf } from '../foods/ingredients';
 import type { Meal, Part, Wish } from './meal';
-import { allergensOf, amountsOf, eatenBy, type Amount } from './quantities';
+import { allergensOf, amountsOf, eatenBy, settingOf, type Amount } from './quantities';
 import type { Step, Technique } from './technique';
+import { valueOf } from './time-model';
 
 /** Share of a dressing to begin with; the rest is kept by. */
 const first = 0.6;
@@ -51,11 +52,14 @@ export function withFinish(
 		}, technique);
 }
 
-/** A technique of what is not plated by itself. */
-export const unplated = (technique: Technique): Technique => ({
-	...technique,
-	plate: { ...technique.plate, perPlate: 0 }
-});
+/** Grams that boil away while it is reduced, for so many. */
+function boiledAway(technique: Technique, settings: Part['settings'], covers: number): number {
+	const of = (id: string) => (id === 'covers' ? covers : (settingOf(technique, settings, id) ?? 0));
+	return technique.steps.reduce((sum, { time: { model } }) => {
+		if (model?.kind !== 'reduce') return sum;
+		return sum + 1000 * (valueOf(model.from, of) - valueOf(model.to, of));
+	}, 0);
+}
 
 /** What finishes a part as amounts for its last steps, grams: so much to begin with, the rest kept by. */
 export function finishAmounts(
@@ -69,10 +73,12 @@ export function finishAmounts(
 	return finishersOf(meal, part).flatMap((sauce) => {
 		const technique = techniques.get(sauce.technique);
 		if (!technique) return [];
-		const all = amountsOf(technique, sauce.settings, eatenBy(sauce, meal)).reduce((sum, { unit, used, name }) => {
+		const covers = eatenBy(sauce, meal);
+		const raw = amountsOf(technique, sauce.settings, covers).reduce((sum, { unit, used, name }) => {
 			if (unit === 'pieces') return sum;
 			return sum + (unit === 'g' ? used : used * (densityOf(name) ?? 1));
 		}, 0);
+		const all = Math.max(0, raw - boiledAway(technique, sauce.settings, covers));
 		const step = finishStep(sauce);
 		return [
 			{

@@ -228,25 +228,25 @@ export function readMeal(data: unknown, library: ReadonlyMap<string, Technique>)
 		}
 	});
 	const partOf = new Map(meal.parts.map((p) => [p.id, p]));
+	const belongs = {
+		trayOf: 'lies on another part’s tray itself',
+		finishes: 'finishes another part itself',
+		onTop: undefined
+	} as const;
 	meal.parts.forEach((p, i) => {
-		if (p.onTop === undefined) return;
-		const path = ['parts', i, 'onTop'];
-		if (p.onTop === p.id || !partOf.has(p.onTop))
-			issues.push({ code: 'unknown-id', path, id: p.onTop, among: 'other parts' });
-		else if (isInCircle(p, partOf)) issues.push({ code: 'shape', path, detail: 'a stack that stands on itself' });
-	});
-	meal.parts.forEach((p, i) => {
-		const belongs = { trayOf: 'lies on another part’s tray itself', finishes: 'finishes another part itself' };
-		for (const key of ['trayOf', 'finishes'] as const) {
+		for (const key of ['trayOf', 'finishes', 'onTop'] as const) {
 			const id = p[key];
 			if (id === undefined) continue;
 			const path = ['parts', i, key];
-			const host = partOf.get(id);
-			if (!host || host === p) issues.push({ code: 'unknown-id', path, id, among: 'other parts' });
-			else if (host[key] !== undefined) {
-				issues.push({ code: 'shape', path, detail: `"${host.name}" ${belongs[key]}` });
-			}
+			const other = partOf.get(id);
+			const refuse = (detail: string) => issues.push({ code: 'shape', path, detail });
+			const twice = belongs[key];
+			if (!other || other === p) issues.push({ code: 'unknown-id', path, id, among: 'other parts' });
+			else if (other.course !== p.course) refuse(`"${other.name}" is of another course`);
+			else if (twice !== undefined && other[key] !== undefined) refuse(`"${other.name}" ${twice}`);
 		}
+		if (isInCircle(p, partOf))
+			issues.push({ code: 'shape', path: ['parts', i, 'onTop'], detail: 'a stack that stands on itself' });
 	});
 	meal.links.forEach((l, i) => {
 		for (const side of ['from', 'to'] as const) {

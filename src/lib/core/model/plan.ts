@@ -100,6 +100,8 @@ const plannedPartSchema = z.object({
 	technique: z.string().optional(),
 	/** What guests must know of. */
 	allergens: z.array(z.string()).optional(),
+	/** Steps of another part, in which it is added: it is not plated by itself. */
+	into: z.array(z.string()).optional(),
 	/** The part of the meal (id) that it is built onto. */
 	onTop: z.string().optional(),
 	/** Other parts of the meal (ids) that lie on its tray. */

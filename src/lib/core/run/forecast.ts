@@ -43,7 +43,8 @@ export function forecastOf(facts: Facts, now: number): Forecast {
 	const { starts, ends } = new Dispatcher(network).run({ durations, known });
 	const steps = plan.steps.map((s, i) => moved(s, starts[i]!, ends[i]!, facts));
 	const services = plan.services.map((service) => {
-		const own = plan.parts.filter((p) => p.course === service.course);
+		// What another part is finished with delays that one, if anything.
+		const own = plan.parts.filter((p) => p.course === service.course && p.into === undefined);
 		const slip = Math.max(0, ...own.map((p) => readyAt(p.id, steps, p.ready) - p.plated));
 		const warm = service.warm === undefined ? {} : { warm: service.warm + slip };
 		const platings = service.platings?.map((p) => ({ ...p, from: p.from + slip, to: p.to + slip }));

@@ -67,5 +67,7 @@ export function wordGuestOffer({ what }: GuestOffer): string {
 			return `${what.guest}’s to ${plainCelsius(what.celsius)}`;
 		case 'hard':
 			return `${what.guest}’s egg hard`;
+		case 'undressed':
+			return `${what.guest}’s ${what.part} without the ${what.sauces.join(', ').toLowerCase()}`;
 	}
 }

@@ -65,8 +65,6 @@ export function wordApart({ parts, why }: TrayApart): string {
 	switch (why.kind) {
 		case 'set point':
 			return `${names} have no oven temperature in common here: each goes on a tray of its own.`;
-		case 'course':
-			return `${names} are of different courses: each goes on a tray of its own.`;
 		case 'room':
 			return `${names} need ${counted(why.needed, 'tray')} together and there ${why.there === 1 ? 'is' : 'are'} ${counted(why.there, 'tray')} with a rack: they go apart. Fewer of them, smaller pieces or one more tray would do.`;
 	}

@@ -1,5 +1,5 @@
 // A planned step in a cook's words: its figures in its author's text, its cautions, what holds it. In metric units.
-import type { HeldBy, Plan, PlannedStep, Taken } from '../model/plan';
+import type { HeldBy, Plan, PlannedPart, PlannedStep, Taken } from '../model/plan';
 import type { Care } from '../model/time-facts';
 import { belowAdvised } from '../safety/rules';
 import { coreCelsius, millimetres, plainCelsius } from './quantities';
@@ -64,6 +64,18 @@ export function wordClimb({ pull, peak, facts }: Pick<PlannedStep, 'pull' | 'pea
 	if (pull === undefined || peak === undefined || peak - pull < leastClimb) return '';
 	const from = `off at ${coreCelsius(pull)}, it climbs to ${coreCelsius(peak)}`;
 	return rests ? `${from} as it rests` : `${from} on the plate, within three minutes: that is counted`;
+}
+
+/** The part that another is added to, by name; `undefined` where it is plated by itself. */
+export function wordInto(
+	{ into }: Pick<PlannedPart, 'into'>,
+	plan: {
+		readonly parts: readonly Pick<PlannedPart, 'id' | 'name'>[];
+		readonly steps: readonly Pick<PlannedStep, 'id' | 'part'>[];
+	}
+): string | undefined {
+	const host = plan.steps.find((s) => into?.includes(s.id))?.part;
+	return plan.parts.find((p) => p.id === host)?.name;
 }
 
 /** All cautions of a step: its author's, and those that depend on what was put in. */

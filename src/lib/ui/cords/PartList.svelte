@@ -3,6 +3,7 @@
 	import type { SpokenPlan } from '../../core/words/speak';
 	import { clock } from '../../core/safety/rules';
 	import { clashesOfPart, wordShortly } from '../../core/words/guests';
+	import { wordInto } from '../../core/words/steps';
 	import { formatClock, formatDuration } from '../../core/units/time';
 	import Swatch from '../Swatch.svelte';
 
@@ -27,6 +28,7 @@
 			{#if service.warm !== undefined}<p class="soft">plates to warm at {formatClock(service.warm)}</p>{/if}
 			<ol>
 				{#each plan.parts.filter((p) => p.course === service.course) as part (part.id)}
+					{@const into = wordInto(part, plan)}
 					<li>
 						<button
 							type="button"
@@ -38,7 +40,8 @@
 							<span class="name">{part.name}</span>
 							<span class="soft">
 								from {formatClock(firstStep(part.id)?.from ?? part.ready)}, ready {formatClock(part.ready)},
-								{part.wait < 60 ? 'straight to the plate' : `waits ${formatDuration(part.wait)}`}
+								{#if into !== undefined}into {into} at {formatClock(part.plated)}
+								{:else}{part.wait < 60 ? 'straight to the plate' : `waits ${formatDuration(part.wait)}`}{/if}
 								{#if part.before}· made before, {part.before}{/if}
 								{#if part.allergens?.length}
 									· <span class="tags">contains {part.allergens.join(', ')}</span>

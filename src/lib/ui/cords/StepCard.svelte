@@ -2,6 +2,7 @@
 <script lang="ts">
 	import type { Bowl } from '../../core/model/bowls';
 	import { wordReady, wordTaken } from '../../core/words/amounts';
+	import { wordInto } from '../../core/words/steps';
 	import { lookAt } from '../../core/run/cues';
 	import { getUnits } from '../units';
 	import type { SpokenPlan } from '../../core/words/speak';
@@ -21,6 +22,7 @@
 
 	const step = $derived(plan.steps.find((s) => s.id === id));
 	const part = $derived(plan.parts.find((p) => p.id === step?.part));
+	const into = $derived(part && wordInto(part, plan));
 	const lane = $derived(plan.lanes.find((l) => l.id === step?.lane));
 	const service = $derived(plan.services.find((s) => s.course === part?.course));
 	const isLast = $derived(part !== undefined && step?.to === part.ready);
@@ -121,7 +123,9 @@
 				<div>
 					<dt>Then</dt>
 					<dd>
-						{#if part.wait < 60}straight to the plate{:else}waits {formatDuration(part.wait)}
+						{#if into !== undefined}into {into}{:else if part.wait < 60}straight to the plate{:else}waits {formatDuration(
+								part.wait
+							)}
 							{part.keep}{part.drawer ? `, in the ${part.drawer.toLowerCase()}` : ''};
 							{part.wait <= part.free
 								? 'it loses nothing'

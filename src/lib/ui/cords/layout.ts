@@ -189,12 +189,14 @@ export function layoutCords(plan: SpokenPlan, axis: TimeAxis, sizes: Sizes, slac
 	);
 
 	// Knots: the last course's spread over the pass, an earlier one's where its cord comes to its own.
-	const lastParts = plan.parts.filter((p) => p.course === last.course);
+	// What another part is finished with ends there.
+	const plated = plan.parts.filter((p) => p.into === undefined);
+	const lastParts = plated.filter((p) => p.course === last.course);
 	const endOf = (part: PlannedPart) =>
 		plan.steps
 			.filter((s) => s.part === part.id)
 			.reduce<SpokenStep | undefined>((a, s) => (a && a.to >= s.to ? a : s), undefined);
-	const knots = plan.parts.map((part): Knot => {
+	const knots = plated.map((part): Knot => {
 		const isLast = part.course === last.course;
 		const place = lastParts.indexOf(part);
 		const end = endOf(part);
@@ -226,7 +228,17 @@ export function layoutCords(plan: SpokenPlan, axis: TimeAxis, sizes: Sizes, slac
 		const [u0, u1] = [axis.u(w.from), axis.u(w.to)];
 		return { part: w.part, tone: toneOf(w.part), u0, u1: Math.max(u0, u1), v: waitV.get(w.part) ?? 0 };
 	});
-	const home = knots.flatMap((knot): Transit[] => {
+	/** Where each part's cord goes in the end: to its knot, or to where it is added. */
+	const goals = [
+		...knots,
+		...plan.parts.flatMap((part) =>
+			(part.into ?? []).flatMap((id) => {
+				const [step, v] = [steps.get(id), vOf.get(id)];
+				return step && v !== undefined ? [{ part, u: axis.u(step.from), v }] : [];
+			})
+		)
+	];
+	const home = goals.flatMap((knot): Transit[] => {
 		const { part } = knot;
 		const end = endOf(part);
 		const v0 = end && vOf.get(end.id);

@@ -1,4 +1,5 @@
 // What may be done for a guest to whom a part is not to be served: theirs cooked as it is advised, or left out.
+import { finishersOf } from '../../model/finishing';
 import { withWish } from '../../model/edit-meal';
 import type { Meal } from '../../model/meal';
 import type { Clash } from '../../model/plan';
@@ -10,7 +11,8 @@ export interface GuestOffer {
 	readonly what:
 		| { readonly kind: 'without'; readonly guest: string; readonly part: string }
 		| { readonly kind: 'hotter'; readonly guest: string; readonly part: string; readonly celsius: number }
-		| { readonly kind: 'hard'; readonly guest: string; readonly part: string };
+		| { readonly kind: 'hard'; readonly guest: string; readonly part: string }
+		| { readonly kind: 'undressed'; readonly guest: string; readonly part: string; readonly sauces: readonly string[] };
 	readonly meal: Meal;
 }
 
@@ -52,6 +54,13 @@ export function offersFor(clash: Clash, meal: Meal, techniques: ReadonlyMap<stri
 		});
 	}
 	const without = { ...base, settings: {}, without: true };
+	const sauces = finishersOf(meal, part);
+	if (sauces.length > 0)
+		offers.push({
+			id: `${guest} ${part.id} undressed`,
+			what: { kind: 'undressed', ...told, sauces: sauces.map((s) => s.name) },
+			meal: sauces.reduce((m, s) => withWish(m, s.id, without), withWish(meal, part.id, base))
+		});
 	offers.push({
 		id: `${guest} ${part.id} without`,
 		what: { kind: 'without', ...told },

@@ -490,9 +490,12 @@ function keepUntilPlated(
 	for (const v of vessels) {
 		const p = plated.find(({ served }) => served.includes(v.to));
 		const isKept = p && (keptIn.has(v.kind) || (v.kind === 'frying pan' && p.technique.kind === 'sauce'));
-		const last = p && plating.get(p.part.course)?.findLast((s) => s.parts.includes(p.part.id));
-		if (!isKept || !last || optionOf(v.from) !== optionOf(v.to)) continue;
-		v.to = last.task;
+		const last =
+			p?.part.finishes === undefined
+				? p && plating.get(p.part.course)?.findLast((s) => s.parts.includes(p.part.id))?.task
+				: plated.find((o) => o.of === p.part.finishes)?.ends(finishStep({ id: p.of }))[0];
+		if (!isKept || last === undefined || optionOf(v.from) !== optionOf(v.to)) continue;
+		v.to = last;
 	}
 }
 

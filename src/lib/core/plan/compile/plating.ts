@@ -78,14 +78,16 @@ export function plateUp(
 		const own = plated.filter((p) => p.part.course === course.id);
 		// Whatever its place among the parts, a drink is poured last: nothing else cools as fast.
 		const isDrink = (p: Plated) => p.technique.kind === 'drink';
+		// What finishes another part is on the plate with that.
+		const set = own.filter((p) => p.part.finishes === undefined);
 		const ids = [
-			...new Set(stacked([...own.filter((p) => !isDrink(p)), ...own.filter(isDrink)]).map((p) => p.part.id))
+			...new Set(stacked([...set.filter((p) => !isDrink(p)), ...set.filter(isDrink)]).map((p) => p.part.id))
 		];
 		const secondsOf = (id: string) =>
-			Math.max(...own.filter((p) => p.part.id === id).map((p) => p.technique.plate.perPlate * p.part.covers));
+			Math.max(...set.filter((p) => p.part.id === id).map((p) => p.technique.plate.perPlate * p.part.covers));
 		const byHand = ids.reduce((sum, id) => sum + secondsOf(id), 0);
 		if (byHand === 0) continue;
-		const plates = Math.max(...own.map((p) => p.part.covers));
+		const plates = Math.max(...set.map((p) => p.part.covers));
 		const { cooks, waves } = shared(byHand + wipe * plates, plates, kitchen.cooks.length);
 		/** Seconds before the plates go out at which each part goes on. */
 		let left = (wipe * plates) / (cooks * waves);
@@ -96,6 +98,9 @@ export function plateUp(
 			pieces.unshift({ id, from: roundUp(left), to });
 			offsets.set(id, roundUp(left));
 		}
+		for (const { part } of own)
+			if (part.finishes !== undefined)
+				offsets.set(part.id, offsets.get(set.find((p) => p.of === part.finishes)?.part.id ?? '') ?? 0);
 		/** From one wave to the next. */
 		const apart = roundUp(left);
 		for (const p of own) {

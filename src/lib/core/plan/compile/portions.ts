@@ -3,7 +3,7 @@
 import type { Kitchen, VesselKind } from '../../model/kitchen';
 import type { Meal, Part } from '../../model/meal';
 import type { Step, Technique } from '../../model/technique';
-import { unplated, withFinish } from '../../model/finishing';
+import { withFinish } from '../../model/finishing';
 import { namedIn } from '../../model/time-model';
 import { batchesOf, mostBatches, type Batches } from './load';
 import type { Mutable } from './traced';
@@ -100,19 +100,16 @@ export function alternativesOf(
 		part.choose === true && set.makes !== undefined
 			? [...techniques.values()].filter((t) => t.makes === set.makes && t.id !== set.id && t.archived !== true)
 			: [];
-	const make = (plain: Technique, prefix: string, isInTurn = false, id = plain.id): Alternative => {
-		const technique = part.finishes === undefined ? plain : unplated(plain);
-		return {
-			id: isInTurn ? inTurn : id,
-			technique,
-			portions: portionsOf(
-				part,
-				{ technique, prefix, isInTurn, mayChoose: others.length === 0, onTray, sauces },
-				meal,
-				kitchen
-			)
-		};
-	};
+	const make = (technique: Technique, prefix: string, isInTurn = false, id = technique.id): Alternative => ({
+		id: isInTurn ? inTurn : id,
+		technique,
+		portions: portionsOf(
+			part,
+			{ technique, prefix, isInTurn, mayChoose: others.length === 0, onTray, sauces },
+			meal,
+			kitchen
+		)
+	});
 	const own = make(set, '');
 	if (others.length > 0) return [own, ...others.map((t) => make(t, `${t.id}.`))];
 	if (isBound || own.portions.some(({ ahead }) => ahead !== undefined)) return [own];

@@ -46,9 +46,7 @@ export interface SharedTray {
 export interface TrayApart {
 	readonly parts: readonly Part[];
 	readonly why:
-		| { readonly kind: 'set point' }
-		| { readonly kind: 'course' }
-		| { readonly kind: 'room'; readonly needed: number; readonly there: number };
+		{ readonly kind: 'set point' } | { readonly kind: 'room'; readonly needed: number; readonly there: number };
 }
 
 export interface Trays {
@@ -63,8 +61,7 @@ function settingsIn(steps: readonly Step[], kitchen: Kitchen): readonly number[]
 }
 
 /**
- * The trays that parts share, and those that were to and cannot: no set point in common, another course, more than all trays
- * take at once. Pieces shrink as they lose water, their area as the ⅔ power of their volume: a tray loosens, and has room for
+ * The trays that parts share, and those that were to and cannot: no set point in common, more than all trays take at once. Pieces shrink as they lose water, their area as the ⅔ power of their volume: a tray loosens, and has room for
  * what is added later.
  */
 export function traysOf(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMap<string, Technique>): Trays {
@@ -94,7 +91,6 @@ function shareTray(
 		return technique && step && part.choose !== true ? [{ part, technique, step }] : [];
 	});
 	if (!kit || lying.length < parts.length) return undefined;
-	if (parts.some((p) => p.course !== parts[0]?.course)) return { parts, why: { kind: 'course' } };
 	const settings = settingsIn(
 		lying.map((l) => l.step),
 		kitchen

@@ -148,9 +148,13 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 			(o) => o.part.finishes === of && p.ends(finishStep({ id: o.of })).some((t) => timed.has(t))
 		);
 		const tags = tagsOf([p, ...trace.plated.filter((o) => beside.includes(o.of)), ...sauces]);
-		const plated = service.at - (trace.offsets.get(part.id) ?? 0);
 		const { id, name, course, tone } = part;
-		const wait = last.wait ?? 0;
+		const into = trace.plated
+			.filter((o) => o.of === part.finishes)
+			.flatMap((o) => o.ends(finishStep({ id: of })).flatMap((task) => timed.get(task) ?? []));
+		const added = into.length > 0 ? clock(Math.min(...into.map((t) => t.start))) : undefined;
+		const plated = added ?? service.at - (trace.offsets.get(part.id) ?? 0);
+		const wait = added === undefined ? (last.wait ?? 0) : Math.max(0, added - clock(last.end));
 		return [
 			{
 				id,
@@ -162,6 +166,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 				technique: technique.id,
 				...(tags.length > 0 ? { allergens: [...tags] } : {}),
 				...(beside.length > 0 ? { tray: beside } : {}),
+				...(into.length > 0 ? { into: into.map((t) => t.id) } : {}),
 				...(part.onTop === undefined ? {} : { onTop: part.onTop }),
 				...(isMadeBefore && ahead ? { before: ahead.how } : {}),
 				ready: clock(last.end),

@@ -6,7 +6,7 @@ import type { Technique } from '../../model/technique';
 import type { Care } from '../../model/time-facts';
 
 interface Planned {
-	readonly parts: readonly Pick<PlannedPart, 'id' | 'of' | 'technique' | 'allergens' | 'tray'>[];
+	readonly parts: readonly Pick<PlannedPart, 'id' | 'of' | 'technique' | 'allergens' | 'tray' | 'into'>[];
 	readonly steps: readonly Pick<PlannedStep, 'id' | 'part' | 'care'>[];
 }
 
@@ -29,9 +29,14 @@ export function clashesOf(meal: Meal, plan: Planned, techniques: ReadonlyMap<str
 				plan.parts.find((p) => (p.of ?? p.id) === part.id);
 			const technique = techniques.get(portion?.technique ?? part.technique);
 			if (!portion || !technique) return [];
+			const techniquesOf = (parts: Planned['parts']) => parts.flatMap((p) => techniques.get(p.technique ?? '') ?? []);
 			const beside = plan.parts.filter((p) => portion.tray?.includes(p.of ?? p.id));
-			const touching = [technique, ...beside.flatMap((p) => techniques.get(p.technique ?? '') ?? [])];
-			return reasonsOf(guest, part, portion, touching, plan).map((why) => ({
+			const ofPortion = new Set(plan.steps.flatMap((s) => (s.part === portion.id ? s.id : [])));
+			const sauces = plan.parts.filter((p) => p.into?.some((step) => ofPortion.has(step)));
+			const eaten = [technique, ...techniquesOf(sauces)];
+			const touched = techniquesOf(beside);
+			const cares = [...caresOf(part, portion, plan), ...sauces.flatMap((s) => caresOf({ id: s.of ?? s.id }, s, plan))];
+			return reasonsOf(guest, portion, { eaten, touched, cares }).map((why) => ({
 				guest: guest.id,
 				name: guest.name,
 				part: part.id,
@@ -42,38 +47,42 @@ export function clashesOf(meal: Meal, plan: Planned, techniques: ReadonlyMap<str
 	);
 }
 
+/** What comes to a guest with a portion. */
+interface Served {
+	/** Its own technique, and those of what finishes it. */
+	readonly eaten: readonly Technique[];
+	/** Those of what lies on its tray. */
+	readonly touched: readonly Technique[];
+	readonly cares: readonly Care[];
+}
+
 function reasonsOf(
-	guest: Guest,
-	part: Part,
+	{ allergies, diet, risk }: Guest,
 	portion: Planned['parts'][number],
-	/** Its own, and those of what lies on its tray. */
-	techniques: readonly Technique[],
-	plan: Planned
+	{ eaten, touched, cares }: Served
 ): readonly Clash['why'][] {
-	const { allergies, diet, risk } = guest;
-	const holds = (portion.allergens ?? []).filter((tag) => allergies.some((a) => a === tag));
-	const eaten =
-		diet === undefined
-			? undefined
-			: notEaten(
-					diet,
-					techniques.flatMap((t) => t.ingredients ?? [])
-				);
-	const raw = techniques[0]?.raw;
+	const tags = (portion.allergens ?? []).filter((tag) => allergies.some((a) => a === tag));
+	const holds =
+		diet &&
+		notEaten(
+			diet,
+			[...eaten, ...touched].flatMap((t) => t.ingredients ?? [])
+		);
+	const raws = new Set(eaten.flatMap((t) => t.raw ?? []));
+	const once = [...new Map(cares.map((c) => [c.kind, c])).values()];
 	return [
-		...(holds.length > 0 ? [{ kind: 'allergen' as const, allergens: holds }] : []),
-		...(diet !== undefined && eaten !== undefined ? [{ kind: 'diet' as const, diet, holds: eaten }] : []),
-		...(risk !== undefined && raw !== undefined ? [{ kind: 'raw' as const, risk, raw }] : []),
-		...(risk === undefined ? [] : caresOf(part, portion, plan).map((care) => ({ kind: 'risk' as const, risk, care })))
+		...(tags.length > 0 ? [{ kind: 'allergen' as const, allergens: tags }] : []),
+		...(diet !== undefined && holds !== undefined ? [{ kind: 'diet' as const, diet, holds }] : []),
+		...(risk === undefined ? [] : [...raws].map((raw) => ({ kind: 'raw' as const, risk, raw }))),
+		...(risk === undefined ? [] : once.map((care) => ({ kind: 'risk' as const, risk, care })))
 	];
 }
 
-/** Risky cares of the steps that a portion goes through, each kind once: its own, and those it shares with the first. */
-function caresOf(part: Part, portion: Planned['parts'][number], { steps }: Planned): readonly Care[] {
+/** Risky cares of the steps that a portion goes through: its own, and those it shares with the first. */
+function caresOf(part: Pick<Part, 'id'>, portion: Planned['parts'][number], { steps }: Planned): readonly Care[] {
 	const stepOf = (id: string) => id.slice(id.lastIndexOf('/') + 1).replace(/-b\d+$/, '');
 	const own = steps.filter((s) => s.part === portion.id);
 	const has = new Set(own.map((s) => stepOf(s.id)));
 	const shared = portion.id === part.id ? [] : steps.filter((s) => s.part === part.id && !has.has(stepOf(s.id)));
-	const cares = [...own, ...shared].flatMap((s) => s.care).filter((c) => risky.has(c.kind));
-	return [...new Map(cares.map((c) => [c.kind, c])).values()];
+	return [...own, ...shared].flatMap((s) => s.care).filter((c) => risky.has(c.kind));
 }
