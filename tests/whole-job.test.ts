@@ -254,6 +254,9 @@ test('on a phone half an hour is large, with words; the card of a step that is t
 	page
 }) => {
 	await page.setViewportSize({ width: 390, height: 844 });
+	const noon = new Date();
+	noon.setHours(12, 0, 0, 0);
+	await page.clock.setFixedTime(noon);
 	await begin(page, 'A family kitchen', 2);
 	await add(page, 'plates', 'potato wedges', 'Potato wedges');
 	await add(page, 'plates', 'green herb', 'Green herb sauce');
@@ -266,8 +269,11 @@ test('on a phone half an hour is large, with words; the card of a step that is t
 	await expect(bar).toHaveAttribute('aria-pressed', 'true');
 	await expect(page.getByRole('region', { name: 'The step' })).toBeInViewport();
 	const before = await large.getByRole('heading').innerText();
-	await large.getByRole('button', { name: 'A quarter of an hour later' }).click();
+	const later = large.getByRole('button', { name: 'A quarter of an hour later' });
+	await later.click();
 	await expect(large.getByRole('heading')).not.toHaveText(before);
+	for (let i = 0; i < 40 && (await later.isEnabled()); i += 1) await later.click();
+	await expect(later).toBeDisabled();
 });
 
 test('fries without a fryer: boiled, dried, fried pale, fried again; and how fresh an egg is', async ({ page }) => {

@@ -22,9 +22,9 @@
 	const bars = $derived(barsOf(plan, begin));
 	const part = (id: string) => plan.parts.find((p) => p.id === id);
 	const lane = (id: string) => plan.lanes.find((l) => l.id === id)?.name ?? '';
+	const next = (n: number) => beginOf(plan, begin + n * stride);
 	const move = (n: number) => {
-		const next = beginOf(plan, begin + n * stride);
-		by = Math.round((next - first) / stride);
+		by = Math.round((next(n) - first) / stride);
 	};
 </script>
 
@@ -33,6 +33,7 @@
 		<button
 			type="button"
 			aria-label="A quarter of an hour earlier"
+			disabled={next(-1) === begin}
 			onclick={() => {
 				move(-1);
 			}}><ChevronLeft size={22} /></button
@@ -41,6 +42,7 @@
 		<button
 			type="button"
 			aria-label="A quarter of an hour later"
+			disabled={next(1) === begin}
 			onclick={() => {
 				move(1);
 			}}><ChevronRight size={22} /></button
