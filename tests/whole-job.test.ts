@@ -373,7 +373,7 @@ test('griddle and grill: crossed marks by quarter turns, heat turned down by a c
 	await newMeal(page, 'Our meal', 4, '17:00', '19:30');
 	for (const [text, name] of [
 		['steak griddle', 'Steak, on the griddle'],
-		['chicken thighs gentle', 'Chicken thighs, on the gentle half'],
+		['chicken thighs gently', 'Chicken thighs, grilled gently'],
 		['asparagus grilled', 'Asparagus, grilled']
 	] as const)
 		await add(page, 'plates', text, name);

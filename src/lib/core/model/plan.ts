@@ -190,7 +190,7 @@ export const planSchema = z.object({
 			kept: z.array(z.object({ part: z.string(), since: time, until: time, how: z.string() }))
 		})
 		.optional(),
-	/** Live fires: when each is lit, its fuel in all and to light it, kilograms, and when it is fed. */
+	/** Live fires: when each is lit, its fuel in all and to light it, kilograms; when it is hotter than before, when it is fed. */
 	fires: z
 		.array(
 			z.object({
@@ -200,6 +200,7 @@ export const planSchema = z.object({
 				hottest: z.number(),
 				toLight: z.number(),
 				kilograms: z.number(),
+				built: z.array(z.object({ at: time, kilograms: z.number() })).default([]),
 				feed: z.array(z.object({ at: time, kilograms: z.number() }))
 			})
 		)

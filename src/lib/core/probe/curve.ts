@@ -137,6 +137,8 @@ export interface Pull {
 /** A rest is looked at in steps of so much Fourier number of the shortest direction, and so many of them at the most. */
 const restStep = 0.01;
 const mostSteps = 600;
+/** Nobody waits longer for it, s. */
+const longestHeating = 7 * 24 * 3600;
 /** How near the peak is to the one that is wanted, K. */
 const nearEnough = 0.01;
 
@@ -151,9 +153,11 @@ export function pullFor(setting: Setting, u: Unknowns, rest: Film, peak: number,
 		film.tinf + (t0 - film.tinf) * directions.reduce((p, d) => p * d.table.at(d.rate * t, 0), 1);
 	if (peak <= t0) return { at: 0, core: t0, peakAfter: 0 };
 	const fastest = Math.max(...directions.map((d) => d.rate));
-	const longest = Table.longest / fastest;
-	if (core(longest) < peak) return never;
-	let [soonest, latest] = [0, longest];
+	let [soonest, latest] = [0, 1 / fastest];
+	while (core(latest) < peak) {
+		[soonest, latest] = [latest, 2 * latest];
+		if (latest > longestHeating) return never;
+	}
 	for (let i = 0; i < 60 && latest - soonest > 0.05; i++) {
 		const middle = (soonest + latest) / 2;
 		if (core(middle) < peak) soonest = middle;

@@ -1,6 +1,6 @@
 // Readings that cannot be of food: none for long, none that changes, a jump towards what is around it.
 import { readingsAt, type Setting } from './curve';
-import { medianOf, parameters, posterior, thinned, type Medium, type Reading, type Thinned } from './posterior';
+import { medianOf, parameters, posterior, thinned, type Medium, type Posterior, type Reading, type Thinned } from './posterior';
 
 export type Doubt = 'placement' | 'out' | 'stuck' | 'lost';
 
@@ -20,37 +20,37 @@ const leaping = { kelvin: 2, times: 1.6 };
 /** Fewer stretches than this foretell nothing. */
 const fewest = 5;
 
-/** What is doubtful, if anything, and the readings that can be trusted. */
-export function doubtOf(
-	setting: Setting,
-	medium: Medium,
-	readings: readonly Reading[],
-	now: number
-): { readonly doubt: Doubt | undefined; readonly trusted: readonly Reading[] } {
+interface Doubted {
+	readonly doubt: Doubt | undefined;
+	/** Readings that can be trusted. */
+	readonly trusted: readonly Reading[];
+	/** What all readings say, where they are all trusted and that had to be known for it. */
+	readonly found?: Posterior;
+}
+
+/** What is doubtful, if anything. */
+export function doubtOf(setting: Setting, medium: Medium, readings: readonly Reading[], now: number): Doubted {
 	const last = readings.at(-1);
 	if (!last) return { doubt: 'lost', trusted: [] };
 	const gaps = readings.slice(1).map(([t], i) => t - readings[i]![0]);
 	const usual = gaps.length > 0 ? gaps.toSorted((a, b) => a - b)[gaps.length >> 1]! : 0;
 	const isLost = now - last[0] > Math.max(lost.seconds, lost.gaps * usual);
-	const odd = oddEnd(setting, medium, readings, usual);
-	if (isLost) return { doubt: 'lost', trusted: odd?.trusted ?? readings };
-	return odd ?? { doubt: undefined, trusted: readings };
+	const ended = endOf(setting, medium, readings, usual);
+	return isLost ? { ...ended, doubt: 'lost' } : ended;
 }
 
-/** An end of the stream that its beginning does not foretell: it stands still, or it jumped. */
-function oddEnd(
-	setting: Setting,
-	medium: Medium,
-	readings: readonly Reading[],
-	usual: number
-): { readonly doubt: 'out' | 'stuck'; readonly trusted: readonly Reading[] } | undefined {
+/** Whether an end of the stream is not what its beginning foretells: it stands still, or it jumped. */
+function endOf(setting: Setting, medium: Medium, readings: readonly Reading[], usual: number): Doubted {
 	const last = readings.at(-1)![0];
 	const frozen = frozenFrom(readings);
 	if (frozen !== undefined) {
 		const trusted = readings.filter(([t]) => t < frozen);
 		return { doubt: 'stuck', trusted: trusted.length > 0 ? trusted : readings };
 	}
-	if (isSmooth(setting, medium, readings)) return undefined;
+	const all = thinned(readings);
+	const found = posterior(setting, medium, all);
+	const sound = { doubt: undefined, trusted: readings, found };
+	if (isSmooth(setting, found, all)) return sound;
 	const jumped = jumpAt(readings);
 	if (jumped !== undefined) return { doubt: 'out', trusted: readings.filter(([t]) => t < jumped) };
 	let worst: { deviations: number; isStill: boolean; from: number } | undefined;
@@ -63,7 +63,7 @@ function oddEnd(
 		if (seen.deviations < surprising.deviations || Math.abs(seen.off) < surprising.kelvin) continue;
 		if (!worst || seen.deviations > worst.deviations) worst = { ...seen, from };
 	}
-	if (!worst) return undefined;
+	if (!worst) return sound;
 	const { from } = worst;
 	return { doubt: worst.isStill ? 'stuck' : 'out', trusted: readings.filter(([t]) => t <= from) };
 }
@@ -91,9 +91,7 @@ function jumpAt(readings: readonly Reading[]): number | undefined {
 }
 
 /** Whether all of a stream is food as far as noise tells: then no end of it needs to be held against its beginning. */
-function isSmooth(setting: Setting, medium: Medium, readings: readonly Reading[]): boolean {
-	const all = thinned(readings);
-	const { best } = posterior(setting, medium, all);
+function isSmooth(setting: Setting, { best }: Posterior, all: readonly Thinned[]): boolean {
 	const model = readingsAt(
 		setting,
 		best.unknowns,

@@ -89,8 +89,8 @@ const ofFood = ['lnF', 'lnG', 'around', 'start'] as const;
  */
 export function estimate(asked: Asked): Estimate {
 	const { readings, now } = asked;
-	const { doubt, trusted } = doubtOf(asked, asked.medium, readings, now);
-	const found = posterior(asked, asked.medium, thinned(trusted.length > 0 ? trusted : readings));
+	const { doubt, trusted, found: known } = doubtOf(asked, asked.medium, readings, now);
+	const found = known ?? posterior(asked, asked.medium, thinned(trusted.length > 0 ? trusted : readings));
 	const last = readings.at(-1)?.[0] ?? 0;
 	const times: { value: number; weight: number }[] = [];
 	const cores: { value: number; weight: number }[] = [];

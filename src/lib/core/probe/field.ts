@@ -73,8 +73,8 @@ export class Table {
 		this.first = new Step(shape, bi, tableStep / 4, 1);
 	}
 
-	/** Longest Fourier number that is told apart. */
-	static readonly longest = 12;
+	/** Rows up to this Fourier number; later only the slowest mode is left, and it fades by the same share in each step. */
+	private static readonly longest = 12;
 
 	private row(n: number): Float64Array {
 		while (this.rows.length <= n) {
@@ -86,28 +86,33 @@ export class Table {
 		return this.rows[n]!;
 	}
 
-	/** The row before a Fourier number, and how far it is on the way to the next. */
-	private place(fo: number): readonly [n: number, share: number] {
-		const at = Math.min(Table.longest, Math.max(0, fo)) / tableStep;
+	/** The row before a Fourier number, how far it is on the way to the next, and what of both is left after the last row. */
+	private place(fo: number): readonly [n: number, share: number, left: number] {
+		if (fo > Table.longest) {
+			const n = Table.longest / tableStep;
+			const fading = this.row(n)[0]! / this.row(n - 1)[0]!;
+			return [n, 0, fading ** ((fo - Table.longest) / tableStep)];
+		}
+		const at = Math.max(0, fo) / tableStep;
 		const n = Math.floor(at);
-		return [n, at - n];
+		return [n, at - n, 1];
 	}
 
 	/** θ after a Fourier number, x from 0 in the middle to 1 at the face. */
 	at(fo: number, x: number): number {
-		const [n, share] = this.place(fo);
+		const [n, share, left] = this.place(fo);
 		const node = Math.min(cells - 1, Math.floor(x * cells));
 		const part = x * cells - node;
 		const in_ = (row: Float64Array) => row[node]! + part * (row[node + 1]! - row[node]!);
-		const before = in_(this.row(n));
+		const before = left * in_(this.row(n));
 		return share === 0 ? before : before + share * (in_(this.row(n + 1)) - before);
 	}
 
 	/** All of the profile after a Fourier number. */
 	profile(fo: number): Float64Array {
-		const [n, share] = this.place(fo);
+		const [n, share, left] = this.place(fo);
 		const [a, b] = [this.row(n), this.row(n + 1)];
-		return a.map((v, i) => v + share * (b[i]! - v));
+		return a.map((v, i) => left * (v + share * (b[i]! - v)));
 	}
 }
 

@@ -43,7 +43,9 @@ export function thinned(readings: readonly Reading[]): readonly Thinned[] {
 	const stretches = new Map<number, Reading[]>();
 	for (const r of readings) {
 		const key = Math.floor(r[0] / width);
-		stretches.set(key, [...(stretches.get(key) ?? []), r]);
+		const own = stretches.get(key);
+		if (own) own.push(r);
+		else stretches.set(key, [r]);
 	}
 	return [...stretches.values()].map((all) => {
 		const middle = medianOf(all.map(([, c]) => c));

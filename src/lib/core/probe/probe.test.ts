@@ -83,6 +83,19 @@ describe('the curve', () => {
 			{ numRuns: 25, seed: 5 }
 		);
 	});
+	test('what heats through a thin film is pulled late, not never', () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 2, max: 8 }), fc.integer({ min: 8, max: 25 }), (h, thickness) => {
+				const body: Body = { shape: 'slab', thickness: thickness / 1000, k, alpha };
+				const setting: Setting = { body, film: { h, tinf: 62 }, t0: 5 };
+				const rest = { h: 8, tinf: 21 };
+				const { at } = pullFor(setting, nothingKnown, rest, 59);
+				const exact = new HeatThenRest(body, setting.film, rest, setting.t0).pullTimeFor(59);
+				expect(Math.abs(at - exact)).toBeLessThan(3 + 0.004 * exact);
+			}),
+			{ numRuns: 20, seed: 6 }
+		);
+	});
 	test('a peak above what is around it is never reached; one below the start at once', () => {
 		const setting: Setting = { body: { shape: 'slab', thickness: 0.03, k, alpha }, film: { h: 90, tinf: 56 }, t0: 5 };
 		expect(pullFor(setting, nothingKnown, { h: 10, tinf: 21 }, 57).at).toBe(Infinity);

@@ -72,27 +72,30 @@ function wordParts({ plating = 0, course }: Cue, plan: Plan): string | undefined
 	return own.map((id) => wordStacked(id, plan)).join(', ');
 }
 
-/** Kilograms that light a fire, where this is its lighting. */
-function fuelToLight({ lane }: PlannedStep, { at }: Cue, plan: Plan): string {
+/** Kilograms that light a fire. */
+function fuelToLight({ lane }: PlannedStep, plan: Plan): string {
 	const fire = plan.fires?.find((f) => f.lane === lane);
-	return fire && at <= fire.lit + 60 ? `, with ${fire.toLight} kg of ${fire.fuel}` : '';
+	return fire ? `, with ${fire.toLight} kg of ${fire.fuel}` : '';
 }
 
-/** A fire that burns already: built up, or left to fall. */
-function wordFireChanged(step: PlannedStep, { at }: Cue, plan: Plan, place: string): CueWords | undefined {
-	const fire = plan.fires?.find((f) => f.lane === step.lane);
-	if (!fire || at <= fire.lit + 60) return undefined;
+/** What is hot already: a fire built up, or left to fall; anything else turned up or down. */
+function wordChanged(step: PlannedStep, plan: Plan, place: string): CueWords | undefined {
 	const before = plan.steps
 		.filter((s) => s.lane === step.lane && s.from < step.from && s.setting !== undefined)
 		.toSorted((a, b) => b.from - a.from)[0];
-	const isUp = (before?.setting ?? 0) < (step.setting ?? 0);
+	if (!before) return undefined;
+	const isUp = (before.setting ?? 0) < (step.setting ?? 0);
 	const to = wordSetting(step);
+	const it = place.toLowerCase();
+	const fire = plan.fires?.find((f) => f.lane === step.lane);
+	const more = fire?.built.find((x) => x.at === step.from)?.kilograms;
+	const built = `Build the fire up to ${to}: ${more === undefined ? '' : `${more} kg of `}${fire?.fuel ?? ''} onto the ${it}`;
+	const fallen = `Let the ${it} burn down to ${to}: no more ${fire?.fuel ?? ''}`;
+	const kind = plan.lanes.find((l) => l.id === step.lane)?.kind ?? '';
 	return {
-		say: isUp
-			? `Build the fire up to ${to}: ${fire.fuel} onto the ${place.toLowerCase()}`
-			: `Let the ${place.toLowerCase()} burn down to ${to}: no more ${fire.fuel}`,
+		say: fire ? (isUp ? built : fallen) : `Turn the ${it} ${isUp ? 'up' : 'down'} to ${to}`,
 		where: place,
-		sign: `A hand over it stays ${handSeconds(step.setting ?? 0)} s, no longer.`,
+		sign: (fire ? kindled.grill : kindled[kind])?.sign.replace('{hand}', String(handSeconds(step.setting ?? 0))),
 		cautions: []
 	};
 }
@@ -123,16 +126,15 @@ export function wordCue(cue: Cue, plan: Plan): CueWords {
 	if (!step) return { say: '', where: '', sign: undefined, cautions: [] };
 	const place = plan.lanes.find((l) => l.id === step.lane)?.name ?? step.lane;
 	if (cue.kind === 'oven') {
-		const changed = wordFireChanged(step, cue, plan, place);
-		if (changed) return changed;
 		const kind = plan.lanes.find((l) => l.id === step.lane)?.kind ?? '';
+		const changed = kind in kindled ? wordChanged(step, plan, place) : undefined;
+		if (changed) return changed;
 		const { say, sign, caution } = kindled[kind] ?? {
 			say: `Set the ${place.toLowerCase()} to {to}`,
 			sign: 'The light goes out, or your thermometer says so.'
 		};
 		return {
-			say:
-				say.replace('{to}', wordSetting(step)).replace('{place}', place.toLowerCase()) + fuelToLight(step, cue, plan),
+			say: say.replace('{to}', wordSetting(step)).replace('{place}', place.toLowerCase()) + fuelToLight(step, plan),
 			where: place,
 			sign: sign.replace('{hand}', String(handSeconds(step.setting ?? usualStation.grill.temperature))),
 			cautions: caution === undefined ? [] : [caution]

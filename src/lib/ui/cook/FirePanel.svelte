@@ -1,8 +1,8 @@
 <!-- The live fires of a run: what each shall be, when it is fed, and how hot it is: by a thermometer, or a counted hand. -->
 <script lang="ts">
-	import { handCelsius, handRange } from '../../core/heat/fire';
 	import type { Plan } from '../../core/model/plan';
 	import { formatClock } from '../../core/units/time';
+	import HandCount from '../HandCount.svelte';
 	import Stepper from '../Stepper.svelte';
 	import { getUnits } from '../units';
 
@@ -17,7 +17,6 @@
 	const { plan, clock, wallOf, heats, onheat }: Props = $props();
 
 	const units = getUnits();
-	let counted = $state(3);
 	const fires = $derived(
 		(plan.fires ?? []).map((f) => ({
 			...f,
@@ -44,22 +43,14 @@
 				>
 			</p>
 			<div class="row">
-				<Stepper
+				<HandCount
 					label="A hand stays for"
-					value={counted}
-					least={handRange.least}
-					most={handRange.most}
-					unit="s"
-					onchange={(seconds) => {
-						counted = seconds;
+					celsius={heats.get(f.lane) ?? f.hottest}
+					isAsked
+					onheat={(celsius) => {
+						onheat(f.lane, celsius);
 					}}
 				/>
-				<button
-					type="button"
-					onclick={() => {
-						onheat(f.lane, Math.round(handCelsius(counted)));
-					}}>It has {units.say(`${Math.round(handCelsius(counted))} °C`)}</button
-				>
 				<Stepper
 					label="Thermometer"
 					value={heats.get(f.lane) ?? f.hottest}

@@ -4,7 +4,7 @@
 	import type { Kitchen, Station } from '../../core/model/kitchen';
 	import { stationTable, usualStation } from '../../core/model/stations';
 	import { without } from '../../core/model/edit-kitchen';
-	import { handCelsius, handRange } from '../../core/heat/fire';
+	import HandCount from '../HandCount.svelte';
 	import Stepper from '../Stepper.svelte';
 	import BoilTest from './BoilTest.svelte';
 	import OvenFields from './OvenFields.svelte';
@@ -21,7 +21,6 @@
 
 	const id = $props.id();
 	/** Seconds that a hand is borne over the fire. */
-	let counted = $state(2);
 	const burners = $derived(kitchen.stations.filter((s) => s.kind === 'burner'));
 </script>
 
@@ -188,15 +187,11 @@
 						onchange({ ...station, temperature });
 					}}
 				/>
-				<Stepper
+				<HandCount
 					label="or a hand stays over it for"
-					value={counted}
-					least={handRange.least}
-					most={handRange.most}
-					unit="s"
-					onchange={(seconds) => {
-						counted = seconds;
-						onchange({ ...station, temperature: Math.round(handCelsius(seconds)) });
+					celsius={station.temperature ?? usualStation[station.kind].temperature}
+					onheat={(temperature) => {
+						onchange({ ...station, temperature });
 					}}
 				/>
 				{#if station.kind === 'grill'}

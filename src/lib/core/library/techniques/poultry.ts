@@ -243,6 +243,38 @@ const chickenBath: Technique = {
 	plate: plated('slice', 7, 'seared meat')
 };
 
+/** Thighs in one heat, their rest, and a look by the bone; `more` of the heat that they rest from. */
+const thighSteps = (
+	say: string,
+	hands: Step['hands'],
+	more: Pick<Step, 'need' | 'load' | 'cautions'>,
+	heat: { readonly turns?: number },
+	rested: { readonly oven: number; readonly fire?: 'grill' }
+): Step[] => {
+	const food = {
+		food: 'poultry thigh',
+		face: 'skin',
+		bone: 1.1,
+		thickness: mm,
+		start: from,
+		peak,
+		...heat,
+		rest: share('cover')
+	} as const;
+	return [
+		salts('thighs'),
+		does('roast', 'cook', say, computed({ kind: 'roast', ...food }), hands, {
+			...more,
+			after: ['salt'],
+			sign: '{pull} by the bone, juice clear.'
+		}),
+		does('rest', 'rest', 'Rest the thighs', computed({ kind: 'rest', ...food, ...rested }), none, {
+			after: ['roast:0']
+		}),
+		checks('thighs')
+	];
+};
+
 const thighs: Technique = {
 	id: 'chicken-thighs-roast',
 	name: 'Chicken thighs, roasted',
@@ -251,54 +283,17 @@ const thighs: Technique = {
 	words: ['chicken', 'poultry', 'legs'],
 	parameters: [{ ...thickness, usual: 38 }, styles('poultry leg', 'done'), start, resting],
 	ingredients: takes(['chicken thigh', 160, 'g', 'salt', 'm', { yields: 'chicken thigh' }], salt('salt'), oil('salt')),
-	steps: [
-		salts('thighs'),
-		does(
-			'roast',
-			'cook',
-			'Roast the thighs',
-			computed({
-				kind: 'roast',
-				food: 'poultry thigh',
-				face: 'skin',
-				bone: 1.1,
-				thickness: mm,
-				start: from,
-				peak,
-				rest: share('cover')
-			}),
-			touches([
-				[0, 30, 'Thighs into the oven, skin up'],
-				[0.6, 30, 'Baste, turn the tray'],
-				[1, 45, 'Probe by the bone: out at {pull}']
-			]),
-			{
-				need: oven(200, 180, 190, 210, 220),
-				load: laid('tray', each(1.5), 0.13, 0.1, 'pieces'),
-				after: ['salt'],
-				sign: '{pull} by the bone, juice clear.'
-			}
-		),
-		does(
-			'rest',
-			'rest',
-			'Rest the thighs',
-			computed({
-				kind: 'rest',
-				food: 'poultry thigh',
-				face: 'skin',
-				bone: 1.1,
-				thickness: mm,
-				start: from,
-				peak,
-				oven: 200,
-				rest: share('cover')
-			}),
-			none,
-			{ after: ['roast:0'] }
-		),
-		checks('thighs')
-	],
+	steps: thighSteps(
+		'Roast the thighs',
+		touches([
+			[0, 30, 'Thighs into the oven, skin up'],
+			[0.6, 30, 'Baste, turn the tray'],
+			[1, 45, 'Probe by the bone: out at {pull}']
+		]),
+		{ need: oven(200, 180, 190, 210, 220), load: laid('tray', each(1.5), 0.13, 0.1, 'pieces') },
+		{},
+		{ oven: 200 }
+	),
 	vessels: vessels(['tray', 'roast', 'check']),
 	plate: plated('check', 6, 'roast')
 };
@@ -306,63 +301,27 @@ const thighs: Technique = {
 const thighsGrilled: Technique = {
 	...thighs,
 	id: 'chicken-thighs-grill',
-	name: 'Chicken thighs, on the gentle half of the grill',
+	name: 'Chicken thighs, grilled gently',
 	words: ['chicken', 'poultry', 'barbecue', 'charcoal'],
-	about: 'Lid on, over the gentle half or falling coals: over the hot one the skin burns before the bone is safe.',
-	steps: [
-		salts('thighs'),
-		does(
-			'roast',
-			'cook',
-			'Grill the thighs gently',
-			computed({
-				kind: 'roast',
-				food: 'poultry thigh',
-				face: 'skin',
-				bone: 1.1,
-				thickness: mm,
-				start: from,
-				peak,
-				turns: 300,
-				rest: share('cover')
-			}),
-			touches(
-				[
-					[0, 20, 'Thighs onto the gentle half, skin up, lid on', 5],
-					[1, 25, 'Probe by the bone: off at {pull}', 5]
-				],
-				[300, 10, 'Turn the thighs', 4]
-			),
-			{
-				need: { kind: 'grill', between: [140, 210] },
-				load: laid('grill', each(1.5), 0.13, 0.1, 'pieces'),
-				after: ['salt'],
-				sign: '{pull} by the bone, juice clear.',
-				cautions: ['Dripping fat flares: off the flames, never water on them.']
-			}
+	about:
+		'Lid on, over the gentle half, a grill turned down or falling coals: over fierce heat the skin burns before the bone is safe.',
+	steps: thighSteps(
+		'Grill the thighs gently',
+		touches(
+			[
+				[0, 20, 'Thighs onto gentle heat, skin up, lid on', 5],
+				[1, 25, 'Probe by the bone: off at {pull}', 5]
+			],
+			[300, 10, 'Turn the thighs', 4]
 		),
-		does(
-			'rest',
-			'rest',
-			'Rest the thighs',
-			computed({
-				kind: 'rest',
-				food: 'poultry thigh',
-				face: 'skin',
-				bone: 1.1,
-				thickness: mm,
-				start: from,
-				peak,
-				turns: 300,
-				oven: 170,
-				fire: 'grill',
-				rest: share('cover')
-			}),
-			none,
-			{ after: ['roast:0'] }
-		),
-		checks('thighs')
-	],
+		{
+			need: { kind: 'grill', between: [140, 210] },
+			load: laid('grill', each(1.5), 0.13, 0.1, 'pieces'),
+			cautions: ['Dripping fat flares: off the flames, never water on them.']
+		},
+		{ turns: 300 },
+		{ oven: 170, fire: 'grill' }
+	),
 	vessels: []
 };
 

@@ -54,6 +54,13 @@ test('any two or three of them, for few: the slowest first, the others within it
 			expect(touches.filter((h) => h.say.startsWith('Tray out'))).toHaveLength(1);
 			expect(touches.filter((h) => h.say.startsWith('Turn the tray')).length).toBeLessThanOrEqual(1);
 			for (const p of plan.parts) expect(p.tray).toHaveLength(techniques.length - 1);
+			// What the view of the tray says is what the plan does, where the set point is the one that it speaks of.
+			for (const { part, step, seconds } of traysOf(meal, family, library).shared.flatMap((x) => x.members)) {
+				const roast = roasts.find((r) => r.id === `${part.id}/${step.id}`)!;
+				if (roast.setting !== traysOf(meal, family, library).shared[0]!.settings[0]) continue;
+				expect(roast.to - roast.from).toBeLessThanOrEqual(seconds + 60);
+				expect(roast.to - roast.from).toBeGreaterThan(seconds - 300);
+			}
 		}),
 		{ numRuns: 25, seed: 5 }
 	);

@@ -20,7 +20,7 @@ import { lengthOf, shortestOf, type TracedStep, type Way } from './traced';
 interface OnTray {
 	readonly part: Part;
 	readonly step: Step;
-	/** Seconds at the first set point that all of them may have. */
+	/** Seconds at the first set point that all of them may have, on as many trays as there are. */
 	readonly seconds: number;
 	/** Share of its mass that it loses until it is done. */
 	readonly loss: number;
@@ -120,11 +120,12 @@ function shareTray(
 	const there = Math.min(kit.tray.count, kit.racks);
 	if (needed > there) return { parts, why: { kind: 'room', needed, there } };
 	const area = needed * kit.tray.area;
+	const factor = trayFactor(needed, kit.hasFan);
 	return {
-		members,
+		members: members.map((m) => ({ ...m, seconds: factor * m.seconds })),
 		settings,
 		vessels: needed,
-		factor: trayFactor(needed, kit.hasFan),
+		factor,
 		tray: kit.tray,
 		covered: members.map((m) => coveredAt(m.seconds) / area),
 		coveredAtEnd: coveredAt(0) / area

@@ -10,7 +10,7 @@ import { everything, mealOf, planned } from '../../testing/library-meal';
 import { wordCue } from '../../words/cues';
 import { wordIssue } from '../../words/issues';
 import { compileMeal } from '../compile/compile';
-import { fireCautions } from './fires';
+import { fireCautions, firesOf } from './fires';
 
 const charcoal: Kitchen = {
 	...everything,
@@ -57,7 +57,7 @@ describe.each(meals.map((m) => [m.join(', '), m] as const))('%s', (_, techniques
 	test('its fuel is the lighting and every feed; a cue for each, in words', () => {
 		const cues = cuesOf(plan);
 		for (const fire of plan.fires ?? []) {
-			const all = fire.feed.reduce((sum, f) => sum + f.kilograms, fire.toLight);
+			const all = [...fire.feed, ...fire.built].reduce((sum, f) => sum + f.kilograms, fire.toLight);
 			expect(fire.kilograms).toBeCloseTo(all, 6);
 			const feeds = cues.filter((c) => c.kind === 'feed' && c.lane === fire.lane);
 			expect(feeds).toHaveLength(fire.feed.length);
@@ -79,6 +79,33 @@ describe.each(meals.map((m) => [m.join(', '), m] as const))('%s', (_, techniques
 test('gas is no live fire: it has no fuel and does not fall', () => {
 	const plan = planned(mealOf([{ technique: 'steak-grill' }]), everything);
 	expect(plan.fires).toBeUndefined();
+});
+
+test('gas is turned, not lit again: steaks and gentle thighs on one grill', () => {
+	const plan = planned(mealOf([{ technique: 'steak-grill' }, { technique: 'chicken-thighs-grill' }]), everything);
+	const says = cuesOf(plan)
+		.filter((c) => c.kind === 'oven' && plan.steps.some((s) => s.id === c.step && s.lane === 'grill'))
+		.map((c) => wordCue(c, plan).say);
+	expect(says[0]).toMatch(/^Light the grill: to /);
+	expect(says).toHaveLength(2);
+	expect(says[1]).toMatch(/^Turn the grill (up|down) to \d+ °C$/);
+});
+
+test('a fire that shall be hotter than before is built up, its fuel counted; one that shall be cooler is not', () => {
+	const heated = (celsius: readonly number[]) =>
+		firesOf(charcoal, [
+			{
+				lane: 'grill',
+				lit: 0,
+				firings: celsius.map((c, i) => ({ from: 2400 + 900 * i, to: 3000 + 900 * i, celsius: c }))
+			}
+		])[0]!;
+	const up = heated([180, 280]);
+	expect(up.built).toEqual([{ at: 3300, kilograms: expect.closeTo(heated([280]).toLight - up.toLight, 6) as number }]);
+	expect(up.kilograms).toBeCloseTo(heated([280]).toLight, 6);
+	const down = heated([280, 180]);
+	expect(down.built).toEqual([]);
+	expect(down.kilograms).toBe(down.toLight);
 });
 
 describe('half hot, half gentle', () => {

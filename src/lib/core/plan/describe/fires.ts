@@ -29,8 +29,13 @@ export function firesOf(kitchen: Kitchen, heated: readonly Heated[]): NonNullabl
 		const { places } = station;
 		const hottest = Math.max(...firings.map((f) => f.celsius));
 		const first = firings.reduce((a, b) => (b.from < a.from ? b : a));
-		const light = fuelFor(fuel, places, first.celsius).light;
-		const feed = heldIn(firings).flatMap(({ from, to, celsius }) => {
+		const lightOf = (celsius: number) => fuelFor(fuel, places, celsius).light;
+		const held = heldIn(firings);
+		const built = held.slice(1).flatMap(({ from, celsius }, i) => {
+			const more = lightOf(celsius) - lightOf(held[i]?.celsius ?? celsius);
+			return more > 0 ? [{ at: from, kilograms: roundKilograms(more) }] : [];
+		});
+		const feed = held.flatMap(({ from, to, celsius }) => {
 			const { hourly } = fuelFor(fuel, places, celsius);
 			const times: { at: number; kilograms: number }[] = [];
 			const every = fires[fuel].feed;
@@ -38,9 +43,9 @@ export function firesOf(kitchen: Kitchen, heated: readonly Heated[]): NonNullabl
 				times.push({ at, kilograms: roundKilograms((hourly * Math.min(every, to - at)) / 3600) });
 			return times;
 		});
-		const toLight = roundKilograms(light);
-		const kilograms = feed.reduce((sum, f) => sum + f.kilograms, toLight);
-		return [{ lane, fuel, lit, hottest, toLight, kilograms: roundKilograms(kilograms), feed }];
+		const toLight = roundKilograms(lightOf(first.celsius));
+		const kilograms = [...built, ...feed].reduce((sum, f) => sum + f.kilograms, toLight);
+		return [{ lane, fuel, lit, hottest, toLight, kilograms: roundKilograms(kilograms), built, feed }];
 	});
 }
 
