@@ -5,6 +5,7 @@ import { wordIssue } from '../words/issues';
 import { demoKitchens, demoMeals } from '../library/demo';
 import { presets } from '../library/kitchens';
 import { library } from '../library/library';
+import { compileMeal } from '../plan/compile/compile';
 import { everything, mealOf } from '../testing/library-meal';
 import * as kitchens from './edit-kitchen';
 import * as meals from './edit-meal';
@@ -56,6 +57,40 @@ describe('a meal', () => {
 		onPart((m, p, n) => meals.withWish(m, p, { id: `w${n % 2}`, name: 'seat', covers: 1, settings: {} })),
 		onPart((m, p, n) => meals.withoutWish(m, p, `w${n % 2}`)),
 		onPart((m, p, n) => meals.withVesselOf(m, p, m.parts[(n * 7) % m.parts.length]?.id, library)),
+		onPart((m, p, n) => {
+			const mates = meals.trayMates(
+				m,
+				m.parts.find((x) => x.id === p)!,
+				library
+			);
+			return meals.withTrayOf(m, p, n % 4 === 0 ? undefined : mates[n % Math.max(1, mates.length)]?.id);
+		}),
+		onPart((m, p, n) => {
+			const dishes = meals.finishedBy(
+				m,
+				m.parts.find((x) => x.id === p)!,
+				library
+			);
+			return meals.withFinishing(m, p, n % 4 === 0 ? undefined : dishes[n % Math.max(1, dishes.length)]?.id);
+		}),
+		onPart((m, p, n) => {
+			const bases = meals.basesFor(
+				m,
+				m.parts.find((x) => x.id === p)!
+			);
+			return meals.withBase(m, p, n % 4 === 0 ? undefined : bases[n % Math.max(1, bases.length)]?.id);
+		}),
+		onPart((m, p) =>
+			meals.withVesselFound(
+				m,
+				m.parts.find((x) => x.id === p)!,
+				library
+			)
+		),
+		fc.nat(9).map((n): Edit => (m) => {
+			const guest = meals.newGuest(m);
+			return n % 3 === 0 ? meals.withoutGuest(m, m.guests?.[0]?.id ?? '') : meals.withGuest(m, guest);
+		}),
 		fc.tuple(anyTechnique, fc.nat(20)).map(([t, n]): Edit => (m) => {
 			const part = m.parts[n % Math.max(1, m.parts.length)];
 			return part ? meals.withTechnique(m, part.id, t, library) : m;
@@ -77,6 +112,26 @@ describe('a meal', () => {
 			}),
 			{ seed: 31, numRuns: 150 }
 		);
+	});
+	test('compiles or says what is lacking, whatever is done to it; nothing throws, no step comes twice', () => {
+		let compiled = 0;
+		fc.assert(
+			fc.property(fc.array(edit, { minLength: 4, maxLength: 12 }), (edits) => {
+				const meal = edits.reduce((m, e) => e(m), { ...harvest!, kitchen: everything.id, covers: 4 });
+				const read = compileMeal(meal, everything, library);
+				if (!read.ok) {
+					for (const issue of read.issues) expect(wordIssue(issue).length).toBeGreaterThan(10);
+					return;
+				}
+				compiled++;
+				const ids = read.value.problem.tasks.map((t) => t.id);
+				expect(new Set(ids).size).toBe(ids.length);
+				const known = new Set(ids);
+				for (const lag of read.value.problem.lags) expect(known.has(lag.from) && known.has(lag.to)).toBe(true);
+			}),
+			{ seed: 37, numRuns: 80 }
+		);
+		expect(compiled).toBeGreaterThan(20);
 	});
 	test('more wishes than guests are refused with their number', () => {
 		const meal = mealOf([{ technique: 'tea', wishes: [{ id: 'w', name: 'x', covers: 9, settings: {} }] }]);
