@@ -7,12 +7,12 @@
 		placedPart,
 		basesFor,
 		finishedBy,
-		isUntied,
 		trayMates,
 		withBase,
 		withFinishing,
 		withVesselFound,
 		vesselLink,
+		vesselOf,
 		withCourse,
 		withCourseName,
 		withoutCourse,
@@ -29,9 +29,8 @@
 	} from '$lib/core/model/edit-meal';
 	import type { Part } from '$lib/core/model/meal';
 	import type { Technique } from '$lib/core/model/technique';
-	import { finishersOf } from '$lib/core/model/finishing';
 	import { traysOf } from '$lib/core/plan/compile/trays';
-	import { wordApart } from '$lib/core/words/loads';
+	import { wordTies } from '$lib/core/words/ties';
 	import { getApp } from '$lib/state/app.svelte';
 	import { shown } from '$lib/state/table';
 	import Cords from '$lib/ui/cords/Cords.svelte';
@@ -52,33 +51,11 @@
 		t.makes === undefined ? [t] : shown([...techniques.values()]).filter((o) => o.makes === t.makes || o.id === t.id);
 	const vesselsFor = (part: Part) =>
 		meal.parts.filter((p) => p.id !== part.id && vesselLink(meal, p.id, part.id, techniques) !== undefined);
-	const vesselOf = (part: Part) => meal.links.find((l) => l.sameVessel && l.to.part === part.id)?.from.part;
 	const trays = $derived(traysOf(meal, app.kitchen, techniques));
 	const units = getUnits();
 	/** How a part belongs to others: its tray, its pan, what it finishes; and what is amiss with that. */
-	function tiesOf(part: Part) {
-		const said = (text: string, isAmiss = false) => ({ text: units.say(text), isAmiss });
-		const nameOf = (id: string | undefined) => meal.parts.find((p) => p.id === id)?.name;
-		const apart = trays.apart.find((a) => a.parts.some((p) => p.id === part.id));
-		const shared = trays.shared.find((s) => s.members.some((m) => m.part.id === part.id));
-		const beside = shared?.members.filter((m) => m.part.id !== part.id).map((m) => m.part.name) ?? [];
-		const [host, finished] = [nameOf(vesselOf(part)), nameOf(part.finishes)];
-		const sauces = finishersOf(meal, part).map((p) => p.name);
-		const { madeIn } = techniques.get(part.technique) ?? {};
-		return [
-			...(apart ? [said(wordApart(apart), true)] : []),
-			...(beside.length > 0 ? [said(`on one tray with ${beside.join(', ')}`)] : []),
-			...(madeIn !== undefined && host !== undefined
-				? [said(`made in the ${madeIn} of ${host}, when that has left it`)]
-				: []),
-			...(isUntied(meal, part, techniques)
-				? [said(`made in the ${madeIn} that another part leaves: add one, or choose it below under “more”`, true)]
-				: []),
-			...(part.onTop === undefined ? [] : [said(`on top of ${nameOf(part.onTop) ?? ''}`)]),
-			...(finished === undefined ? [] : [said(`finishes ${finished}, as its last step`)]),
-			...(sauces.length > 0 ? [said(`finished with ${sauces.join(', ')}`)] : [])
-		];
-	}
+	const tiesOf = (part: Part) =>
+		wordTies(meal, part, trays, techniques).map((t) => ({ ...t, text: units.say(t.text) }));
 </script>
 
 <div class="columns">
@@ -135,7 +112,7 @@
 								measure={app.measure.now}
 								plan={planning.spoken}
 								vessels={vesselsFor(part)}
-								vesselOf={vesselOf(part)}
+								vesselOf={vesselOf(meal, part)}
 								mates={trayMates(meal, part, techniques)}
 								ties={tiesOf(part)}
 								bases={basesFor(meal, part)}

@@ -224,7 +224,7 @@ export function withVesselFound(meal: Meal, part: Part, techniques: Techniques):
 /** Whether a part is made in what another one leaves, and none is named. */
 export function isUntied(meal: Meal, part: Part, techniques: Techniques): boolean {
 	const isMadeSo = techniques.get(part.technique)?.madeIn !== undefined;
-	return isMadeSo && !meal.links.some((l) => l.sameVessel && l.to.part === part.id);
+	return isMadeSo && vesselOf(meal, part) === undefined;
 }
 
 /** A new part, last in its course, with an id of its own and the tone least used. */
@@ -409,6 +409,10 @@ export function vesselLink(
 	}
 	return undefined;
 }
+
+/** The part in whose vessel it goes on, by id. */
+export const vesselOf = (meal: Meal, part: Part): string | undefined =>
+	meal.links.find((l) => l.sameVessel && l.to.part === part.id)?.from.part;
 
 /** A part in the vessel of another; `undefined`: in one of its own. */
 export function withVesselOf(meal: Meal, part: string, other: string | undefined, techniques: Techniques): Meal {

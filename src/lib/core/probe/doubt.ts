@@ -1,6 +1,15 @@
 // Readings that cannot be of food: none for long, none that changes, a jump towards what is around it.
 import { readingsAt, type Setting } from './curve';
-import { medianOf, parameters, posterior, thinned, type Medium, type Posterior, type Reading, type Thinned } from './posterior';
+import {
+	medianOf,
+	parameters,
+	posterior,
+	thinned,
+	type Medium,
+	type Posterior,
+	type Reading,
+	type Thinned
+} from './posterior';
 
 export type Doubt = 'placement' | 'out' | 'stuck' | 'lost';
 

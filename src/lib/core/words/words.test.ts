@@ -2,6 +2,9 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { library } from '../library/library';
+import { withBase, withFinishing, withVesselFound } from '../model/edit-meal';
+import { traysOf } from '../plan/compile/trays';
+import { everything, mealOf } from '../testing/library-meal';
 import { demoCases, planDemo } from '../testing/demo-plan';
 import { runOf, runUntil } from '../testing/some-run';
 import { instantAt } from '../run/events';
@@ -13,6 +16,7 @@ import { inUnits } from './quantities';
 import { wordNotFor } from './guests';
 import { speakCue, speakMoved, speakPlan } from './speak';
 import { wordCautions } from './steps';
+import { wordTies } from './ties';
 
 describe('quantities in a text', () => {
 	test.each([
@@ -236,4 +240,35 @@ describe('whom it is not for', () => {
 			})
 		);
 	});
+});
+
+test('what a part hangs together with is said: from both sides, and what is amiss', () => {
+	const meal = withBase(
+		withFinishing(
+			mealOf([
+				{ technique: 'salmon-pan' },
+				{ technique: 'leeks-steam' },
+				{ technique: 'vinaigrette' },
+				{ technique: 'carrots-roast' },
+				{ technique: 'onions-roast', trayOf: 'p3' },
+				{ technique: 'pan-sauce' }
+			]),
+			'p2',
+			'p1'
+		),
+		'p0',
+		'p1'
+	);
+	const trays = traysOf(meal, everything, library);
+	const said = (part: number, of = meal) =>
+		wordTies(of, of.parts[part]!, trays, library).map((t) => (t.isAmiss ? `! ${t.text}` : t.text));
+	const [salmon, leeks, dressing, carrots, onions] = meal.parts.map((p) => p.name);
+	expect(said(0)).toEqual([`on top of ${leeks}`]);
+	expect(said(1)).toEqual([`finished with ${dressing}`]);
+	expect(said(2)).toEqual([`finishes ${leeks}, as its last step`]);
+	expect(said(3)).toEqual([`on one tray with ${onions}`]);
+	expect(said(4)).toEqual([`on one tray with ${carrots}`]);
+	expect(said(5).join()).toMatch(/^! made in the frying pan that another part leaves: add one/);
+	const found = withVesselFound(meal, meal.parts[5]!, library);
+	expect(said(5, found)).toEqual([`made in the frying pan of ${salmon}, when that has left it`]);
 });

@@ -8,6 +8,7 @@
 	import type { Technique } from '../../core/model/technique';
 	import type { Measure } from '../../core/units/amount';
 	import Stepper from '../Stepper.svelte';
+	import Choice from './Choice.svelte';
 	import SwapPreview from './SwapPreview.svelte';
 	import WaysTable from './WaysTable.svelte';
 	import Wishes from './Wishes.svelte';
@@ -71,7 +72,43 @@
 				? 'From the tray of'
 				: 'In the pan of'
 	);
-	const aheadWords = { planner: 'as the plan needs it', evening: 'in the evening', before: 'before the evening' };
+	const aheadWords = [
+		{ id: 'evening', words: 'in the evening' },
+		{ id: 'before', words: 'before the evening' }
+	];
+	const worded = (parts: Props['mates'], say: (name: string) => string) =>
+		parts.map(({ id, name }) => ({ id, words: say(name) }));
+	/** What it may be tied to: a pan, a part that it finishes, one under it, a tray. */
+	const ties = $derived([
+		{
+			label: vesselWords,
+			chosen: vesselOf,
+			options: worded(vessels, (name) => name),
+			none: technique.madeIn === undefined ? 'its own' : 'none yet',
+			onchoose: onvessel
+		},
+		{
+			label: 'Finishes',
+			chosen: part.finishes,
+			options: worded(finishable, (name) => `${name}, as its last step`),
+			none: 'nothing: plated by itself',
+			onchoose: onfinish
+		},
+		{
+			label: 'On the plate',
+			chosen: part.onTop,
+			options: worded(bases, (name) => `on top of ${name}`),
+			none: 'beside the others',
+			onchoose: onbase
+		},
+		{
+			label: 'Shares the tray of',
+			chosen: part.trayOf,
+			options: worded(mates, (name) => `${name}, added at its own minute`),
+			none: 'none: apart',
+			onchoose: ontray
+		}
+	]);
 </script>
 
 <div class="options">
@@ -100,80 +137,19 @@
 			}}
 		/>
 		{#if technique.ahead}
-			<span class="pair"
-				><label for="{id}-ahead">Made</label>
-				<select
-					id="{id}-ahead"
-					value={part.ahead ?? 'planner'}
-					onchange={(event) => {
-						const { value } = event.currentTarget;
-						onfacts({ ahead: value === 'evening' || value === 'before' ? value : undefined });
-					}}
-				>
-					{#each Object.entries(aheadWords) as [value, words] (value)}<option {value}>{words}</option>{/each}
-				</select></span
-			>
+			<Choice
+				label="Made"
+				chosen={part.ahead}
+				options={aheadWords}
+				none="as the plan needs it"
+				onchoose={(when) => {
+					onfacts({ ahead: when === 'evening' || when === 'before' ? when : undefined });
+				}}
+			/>
 		{/if}
-		{#if vessels.length > 0}
-			<span class="pair"
-				><label for="{id}-vessel">{vesselWords}</label>
-				<select
-					id="{id}-vessel"
-					value={vesselOf ?? ''}
-					onchange={(event) => {
-						onvessel(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
-					}}
-				>
-					<option value="">{technique.madeIn === undefined ? 'its own' : 'none yet'}</option>
-					{#each vessels as v (v.id)}<option value={v.id}>{v.name}</option>{/each}
-				</select></span
-			>
-		{/if}
-		{#if finishable.length > 0}
-			<span class="pair">
-				<label for="{id}-finish">Finishes</label>
-				<select
-					id="{id}-finish"
-					value={part.finishes ?? ''}
-					onchange={(event) => {
-						onfinish(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
-					}}
-				>
-					<option value="">nothing: plated by itself</option>
-					{#each finishable as f (f.id)}<option value={f.id}>{f.name}, as its last step</option>{/each}
-				</select>
-			</span>
-		{/if}
-		{#if bases.length > 0}
-			<span class="pair">
-				<label for="{id}-base">On the plate</label>
-				<select
-					id="{id}-base"
-					value={part.onTop ?? ''}
-					onchange={(event) => {
-						onbase(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
-					}}
-				>
-					<option value="">beside the others</option>
-					{#each bases as b (b.id)}<option value={b.id}>on top of {b.name}</option>{/each}
-				</select>
-			</span>
-		{/if}
-		{#if mates.length > 0}
-			<span class="pair"
-				><label for="{id}-tray">Shares the tray of</label>
-				<select
-					id="{id}-tray"
-					value={part.trayOf ?? ''}
-					onchange={(event) => {
-						ontray(event.currentTarget.value === '' ? undefined : event.currentTarget.value);
-					}}
-				>
-					<option value="">none: apart</option>
-					{#each mates as m (m.id)}<option value={m.id}>{m.name}, added at its own minute</option>{/each}
-				</select></span
-			>
-		{/if}
+		{#each ties as { label, chosen, options, none, onchoose } (label)}
+			{#if options.length > 0}<Choice {label} {chosen} {options} {none} {onchoose} />{/if}
+		{/each}
 	</div>
 	{#if others.length > 1}
 		<label class="check">

@@ -9,61 +9,24 @@ import type { Incumbent } from './incumbent';
 import type { Literal } from './model/literals';
 import type { Model } from './model/model';
 import { aroundChoices, neighbourhoods, type Neighbourhood } from './neighbourhood';
-
-/** How a stretch of search between two restarts decides. */
-type Manner = 'follow' | 'sooner' | 'backward' | 'activity' | 'orders' | 'greedy' | 'nearby' | 'probe';
+import {
+	complete,
+	conflictsPerTurn,
+	firstConflicts,
+	improving,
+	improvingTurns,
+	lateTurns,
+	luby,
+	mostLateTurns,
+	mostRepeats,
+	openTurns,
+	provingTurns,
+	staleAfter,
+	type Manner
+} from './turns';
 
 /** `refused`: the assumptions cannot all hold; `core` names some that cannot. */
 export type Outcome = 'found' | 'closed' | 'paused' | 'refused';
-
-/** Manners in turn, without and with a plan to improve. */
-const openTurns: readonly Manner[] = ['backward', 'activity', 'backward', 'orders'];
-const improvingTurns: readonly Manner[] = [
-	'greedy',
-	'nearby',
-	'orders',
-	'nearby',
-	'probe',
-	'nearby',
-	'activity',
-	'nearby',
-	'backward',
-	'nearby'
-];
-/** When nothing better was found for long: the best may be the best, and only a proof is missing. */
-const provingTurns: readonly Manner[] = [
-	'orders',
-	'nearby',
-	'activity',
-	'nearby',
-	'probe',
-	'nearby',
-	'activity',
-	'nearby'
-];
-const staleAfter = 40;
-const lateTurns: readonly Manner[] = ['greedy', 'nearby', 'greedy', 'activity', 'backward', 'sooner'];
-/** From then on a late plan is thought to be late for good. */
-const mostLateTurns = 60;
-const conflictsPerTurn: Record<Manner, number> = {
-	follow: 60,
-	sooner: 60,
-	backward: 150,
-	activity: 100,
-	orders: 100,
-	greedy: 60,
-	nearby: 80,
-	probe: 100
-};
-
-/** Without a plan the first turns are short: what begins badly is begun anew, or later. */
-const firstConflicts = 16;
-
-/** Manners that work on a plan: what they began is worth going on with. */
-const improving: ReadonlySet<Manner> = new Set<Manner>(['greedy', 'nearby', 'activity', 'orders']);
-/** Manners that may end with a proof: they get more and more time. */
-const complete: ReadonlySet<Manner> = new Set<Manner>(['activity', 'orders', 'probe']);
-const mostRepeats = 30;
 
 /** A slice of work ends early where its propagators have so many variables that it would take long. */
 const EFFORT_PER_WORK = 8;
@@ -614,11 +577,4 @@ export class Search {
 			engine.wake(sum);
 		} else this.isClosed = !engine.clause([2 * cost + 1, -below]);
 	}
-}
-
-/** The i-th number (i ≥ 1) of 1, 1, 2, 1, 1, 2, 4, … (Luby, Sinclair & Zuckerman 1993). */
-function luby(i: number): number {
-	let size = 1;
-	while (size < i + 1) size *= 2;
-	return size === i + 1 ? size / 2 : luby(i - size / 2 + 1);
 }
