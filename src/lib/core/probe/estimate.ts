@@ -1,5 +1,6 @@
 // How long until the food should be pulled, at what its middle has then, and when it will have peaked; and what is doubtful.
 import type { Film } from '../heat/body';
+import { normalQuantile } from '../learn/spread';
 import { pullFor, readingsAt, Tables, type Setting, type Unknowns } from './curve';
 import { doubtOf, type Doubt } from './doubt';
 import { cholesky, posterior, thinned, type AtSpot, type Medium, type Posterior, type Reading } from './posterior';
@@ -150,23 +151,14 @@ function foretold(
 	return { at, core };
 }
 
-/** Normal draws that fill the space evenly: Halton's points through the inverse of the normal distribution (Acklam's fit). */
+/** Normal draws that fill the space evenly: Halton's points through the inverse of the normal distribution. */
 function spread(): readonly (readonly number[])[] {
 	const radical = (n: number, base: number) => {
 		let [value, share] = [0, 1 / base];
 		for (let i = n; i > 0; i = Math.floor(i / base), share /= base) value += (i % base) * share;
 		return value;
 	};
-	return Array.from({ length: draws }, (_, n) => [2, 3, 5, 7].map((base) => normalAt(radical(n + 7, base))));
-}
-
-/** Inverse of the standard normal distribution, within 5e-4 (Abramowitz & Stegun 1964, 26.2.23). */
-function normalAt(p: number): number {
-	const tail = Math.min(p, 1 - p);
-	const t = Math.sqrt(-2 * Math.log(Math.max(1e-12, tail)));
-	const z =
-		t - (2.515517 + 0.802853 * t + 0.010328 * t * t) / (1 + 1.432788 * t + 0.189269 * t * t + 0.001308 * t ** 3);
-	return p < 0.5 ? -z : z;
+	return Array.from({ length: draws }, (_, n) => [2, 3, 5, 7].map((base) => normalQuantile(radical(n + 7, base))));
 }
 
 function bandOf(values: readonly { readonly value: number; readonly weight: number }[]): Band {

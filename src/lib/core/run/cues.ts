@@ -43,7 +43,20 @@ export function cuesOf(plan: Plan): readonly Cue[] {
 		...plan.steps.flatMap((step) => stepCues(plan, step)),
 		...plan.services.flatMap((s) => courseCues(plan, s))
 	];
-	return cues.sort((a, b) => a.at - b.at || rank[a.kind] - rank[b.kind]);
+	return withCues(cues, []);
+}
+
+/** Cues and more of them, in order of time; of those with one name the later given one. */
+export function withCues(cues: readonly Cue[], more: readonly Cue[]): readonly Cue[] {
+	const byId = new Map([...cues, ...more].map((c) => [c.id, c]));
+	return [...byId.values()].sort((a, b) => a.at - b.at || rank[a.kind] - rank[b.kind]);
+}
+
+/** Another look at a step, after so many that found it not done. */
+export function laterLook(step: PlannedStep, before: number, at: number): Cue {
+	const { id, part, hands } = step;
+	const common = { part, step: id, course: undefined, hand: undefined, cook: hands[0]?.cook };
+	return { ...common, id: lookCue(id, before), kind: 'look', at, until: at };
 }
 
 function courseCues(plan: Plan, service: Plan['services'][number]): readonly Cue[] {
@@ -103,12 +116,15 @@ function stepCues(plan: Plan, step: PlannedStep): readonly Cue[] {
 	});
 	if (!cues.some((c) => c.kind === 'start') && !followsOn(plan, step)) cues.unshift({ ...start, until: step.from });
 	const look = lookAt(step);
-	if (look !== undefined) cues.push({ ...common, id: `${step.id}#look`, kind: 'look', at: look, until: look });
+	if (look !== undefined) cues.push({ ...common, id: lookCue(step.id, 0), kind: 'look', at: look, until: look });
 	const isTakenOver = plan.steps.some((s) => s.after.includes(step.id) && s.from - step.to < atOnce);
 	if (!cues.some((c) => c.kind === 'end') && !isTakenOver)
 		cues.push({ ...common, id: `${step.id}#end`, kind: 'end', at: step.to, until: step.to });
 	return cues;
 }
+
+/** The cue to look at a step, after so many looks that found it not done. */
+export const lookCue = (step: string, before: number): string => `${step}#look${before > 0 ? `-${before + 1}` : ''}`;
 
 /** What is on so long is looked at before its time, seconds. */
 const worthLook = 8 * 60;

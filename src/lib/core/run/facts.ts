@@ -1,7 +1,22 @@
 // What really happened, from the log: which cues were done and when, which steps have begun and ended, what is in force.
 import type { Plan } from '../model/plan';
 import type { Reading } from '../probe/posterior';
+import type { LogNormal } from '../learn/spread';
+import { lookCue } from './cues';
 import { active, originOf, type Run } from './events';
+import type { Look } from './looks';
+
+/** A step that was looked at and was not done. */
+export interface Looked {
+	/** What was thought of its length before the first look. */
+	readonly prior: LogNormal;
+	/** Its length in the plan then, seconds. */
+	readonly length: number;
+	/** The plan's clock. */
+	readonly looks: readonly Look[];
+	/** Whether no plan has taken in yet what was seen. */
+	readonly isNew: boolean;
+}
 
 /** Times in the plan's clock, seconds. */
 export interface Facts {
@@ -15,6 +30,8 @@ export interface Facts {
 	readonly begun: ReadonlyMap<string, number>;
 	/** Steps that take longer, or less long, in order. */
 	readonly late: readonly { readonly step: string; readonly seconds: number; readonly at: number }[];
+	/** Looks that found a step not done, by step. */
+	readonly looks: ReadonlyMap<string, Looked>;
 	/** What is not there any more: cooks, stations; and cooks who were not there at first, in the order in which they came. */
 	readonly away: ReadonlySet<string>;
 	readonly joined: readonly string[];
@@ -41,6 +58,7 @@ export function factsOf(run: Run): Facts {
 	const joined = new Set<string>();
 	const heats = new Map<string, number>();
 	const readings = new Map<string, Reading[]>();
+	const looks = new Map<string, Looked>();
 	for (const e of events) {
 		moved = [];
 		const at = clock(e.at);
@@ -61,6 +79,7 @@ export function factsOf(run: Run): Facts {
 				since = at;
 				// The new plan has taken in what was late until then.
 				late = [];
+				for (const [step, looked] of looks) looks.set(step, { ...looked, isNew: false });
 				break;
 			case 'out':
 				away.add(e.what);
@@ -77,8 +96,17 @@ export function factsOf(run: Run): Facts {
 			case 'back':
 				if (!away.delete(e.what)) joined.add(e.what);
 				break;
+			case 'notYet': {
+				const step = plan.steps.find((s) => s.id === e.step);
+				if (!step) break;
+				const length = Math.max(1, step.to - step.from);
+				const before = looks.get(e.step) ?? { prior: { mu: Math.log(length), sigma: step.sigma }, length, looks: [] };
+				// A look answers the look that was due.
+				done.set(lookCue(e.step, before.looks.length), at);
+				looks.set(e.step, { ...before, looks: [...before.looks, { at, how: e.how }], isNew: true });
+				break;
+			}
 			// What is told for the record, and what a replan takes in, leaves the plan in force as it is.
-			case 'notYet':
 			case 'note':
 			case 'early':
 			case 'failed':
@@ -90,5 +118,5 @@ export function factsOf(run: Run): Facts {
 				break;
 		}
 	}
-	return { plan, since, done, begun, late, away, joined: [...joined], readings, heats, moved };
+	return { plan, since, done, begun, late, looks, away, joined: [...joined], readings, heats, moved };
 }

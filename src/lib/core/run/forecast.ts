@@ -3,12 +3,16 @@ import { isWash } from '../plan/compile/clean';
 import type { Plan, PlannedStep } from '../model/plan';
 import { cuesOf } from './cues';
 import { Dispatcher, type Job, type Known } from './dispatch';
-import type { Facts } from './facts';
+import type { Facts, Looked } from './facts';
+import { expectedAfter, lengthAt, nextLook } from './looks';
 
 /** A cue that is done this much after its time was done at its time: taps come late, seconds. */
 const tapDelay = 60;
 /** No step is shorter, seconds. */
 const shortest = 15;
+
+/** A look so close to the end is the end's, seconds. */
+const closeToEnd = 30;
 
 /** Whether a tap tells of something that was to be from one instant to another. */
 const isNear = (tapped: number, from: number, to: number) => tapped >= from && tapped <= to + tapDelay;
@@ -31,10 +35,8 @@ export interface Forecast {
 export function forecastOf(facts: Facts, now: number): Forecast {
 	const { plan } = facts;
 	const begun = begunOf(facts, now);
-	const late = new Map<string, number>();
-	for (const l of facts.late) late.set(l.step, (late.get(l.step) ?? 0) + l.seconds);
 	const network = networkOf(plan);
-	const durations = plan.steps.map((s) => Math.max(shortest, s.to - s.from + (late.get(s.id) ?? 0)));
+	const durations = plan.steps.map((s) => lengthOf(s, facts));
 	const known = new Map<number, Known>();
 	plan.steps.forEach((s, i) => {
 		const b = begun.get(s.id);
@@ -58,6 +60,49 @@ export function forecastOf(facts: Facts, now: number): Forecast {
 	});
 	const isSame = steps.every((s, i) => s === plan.steps[i]) && services.every((s, i) => s.at === plan.services[i]?.at);
 	return { plan: isSame ? plan : { ...plan, steps, services }, begun };
+}
+
+/** How long a step takes, by the plan and by what was said of it since: more time, or a look that found it not done. */
+function lengthOf(step: PlannedStep, { late, looks }: Facts, from = step.from): number {
+	const looked = looks.get(step.id);
+	const isSeen = looked?.isNew === true;
+	const lastLook = looked?.looks.at(-1)?.at ?? -Infinity;
+	const more = late.reduce((sum, l) => (l.step === step.id && (!isSeen || l.at > lastLook) ? sum + l.seconds : sum), 0);
+	const own = isSeen ? expectedLength(looked, from) : step.to - step.from;
+	return Math.max(shortest, own + more);
+}
+
+/** What is thought of the length of a step that began then, in the middle of what is possible. */
+function expectedLength({ prior, looks }: Looked, from: number): number {
+	const since = looks.map((l) => ({ ...l, at: Math.max(1, l.at - from) }));
+	return Math.round(lengthAt(expectedAfter(prior, since), 0.5));
+}
+
+/** The next look at a step that is on, as a clock time; `undefined`: there is none before its end. */
+export function nextLookAt({ prior, length, looks }: Looked, from: number, to: number): number | undefined {
+	const at = nextLook(
+		prior,
+		looks.map((l) => ({ ...l, at: Math.max(1, l.at - from) })),
+		length
+	);
+	return at === undefined || from + at > to - closeToEnd ? undefined : Math.round(from + at);
+}
+
+/** How much later services would be, all in all, if a step of a plan began so many seconds later than it stands there. */
+export function heldUpBy(plan: Plan, id: string, seconds: number): number {
+	const network = networkOf(plan);
+	const jobs = network.jobs.map((job, i) =>
+		plan.steps[i]?.id === id ? { ...job, planned: job.planned + seconds } : job
+	);
+	const { ends } = new Dispatcher({ ...network, jobs }).run();
+	const own = plan.parts.filter((p) => p.into === undefined);
+	return plan.services.reduce((sum, { course }) => {
+		const slips = plan.steps.map((s, i) => {
+			const part = isWash(s.id) ? undefined : own.find((p) => p.id === s.part && p.course === course);
+			return part ? ends[i]! - part.plated : 0;
+		});
+		return sum + Math.max(0, ...slips);
+	}, 0);
 }
 
 const readyAt = (part: string, steps: readonly PlannedStep[], otherwise: number) => {
@@ -112,7 +157,8 @@ function mostAtOnce(jobs: readonly Job[], resource: number): number {
  * later), or when it was said to begin; one that begins by itself, when what it follows has ended. Handwork that is due is
  * under way, one piece a cook. What was not told to have ended goes on.
  */
-function begunOf({ plan, done, begun, since, late }: Facts, now: number): ReadonlyMap<string, Begun> {
+function begunOf(facts: Facts, now: number): ReadonlyMap<string, Begun> {
+	const { plan, done, begun, since } = facts;
 	const cues = cuesOf(plan);
 	const found = new Map<string, Begun>();
 	const busy = new Set<string>();
@@ -125,10 +171,10 @@ function begunOf({ plan, done, begun, since, late }: Facts, now: number): Readon
 		const before = step.after.flatMap((id) => found.get(id) ?? []);
 		const isReady = before.length === step.after.filter((id) => plan.steps.some((s) => s.id === id)).length;
 		const ready = Math.max(-Infinity, ...before.map((b) => b.to));
-		const longer = late.reduce((sum, l) => (l.step === step.id ? sum + l.seconds : sum), 0);
-		const length = Math.max(shortest, step.to - step.from + longer);
+		const planned = lengthOf(step, facts);
 		const start = startOf();
 		if (start === undefined) continue;
+		const length = lengthOf(step, facts, start);
 		const isTold = last?.kind === 'end' || whole !== undefined;
 		const endTold = isTold && last ? done.get(last.id) : undefined;
 		const expected = start + length;
@@ -148,7 +194,7 @@ function begunOf({ plan, done, begun, since, late }: Facts, now: number): Readon
 			if (whole) {
 				// Handwork has one cue, which says that it is over.
 				if (tapped !== undefined)
-					return tapped < step.from ? Math.max(since, tapped - length) : Math.min(step.from, tapped);
+					return tapped < step.from ? Math.max(since, tapped - planned) : Math.min(step.from, tapped);
 				const isUnderWay = step.from <= now && isReady && ready <= now && !busy.has(whole.cook);
 				return isUnderWay ? Math.max(step.from, ready) : undefined;
 			}

@@ -370,3 +370,72 @@ describe('looks before the end', () => {
 		}
 	);
 });
+
+describe('a look that found it not done', () => {
+	const looked = plans.flatMap((plan) =>
+		plan.steps.flatMap((step) => {
+			const look = cuesOf(plan).find((c) => c.kind === 'look' && c.step === step.id);
+			return look ? [{ plan, step, look }] : [];
+		})
+	);
+	const at = (plan: Plan, clock: number) => {
+		const run = runUntil(runOf(plan), clock - 1);
+		return { run, instant: instantAt(run, clock) };
+	};
+	test('answers that look, moves the end by what was said, and asks for the next in between', () => {
+		expect(looked.length).toBeGreaterThan(2);
+		for (const { plan, step, look } of looked) {
+			const { run, instant } = at(plan, look.at);
+			const before = viewRun(run, instant);
+			expect(before.now.map((c) => c.id)).toContain(look.id);
+			const ends = (['nearly', 'half way', 'far'] as const).map((how) => {
+				const after = viewRun(withEvent(run, { kind: 'notYet', step: step.id, how }, instant), instant);
+				expect(after.now.map((c) => c.id)).not.toContain(look.id);
+				const ends = after.plan.steps.find((s) => s.id === step.id)!.to;
+				const next = after.next.find((c) => c.kind === 'look' && c.step === step.id);
+				if (next) {
+					expect(next.at).toBeGreaterThanOrEqual(look.at + 29);
+					expect(next.at).toBeLessThan(ends);
+				}
+				return ends;
+			});
+			expect(ends).toEqual(ends.toSorted((a, b) => a - b));
+			expect(ends[2]).toBeGreaterThan(step.to);
+		}
+	});
+	test('is kept by the replan that takes it in, taken back by undo, and ends with the step', () => {
+		for (const { plan, step, look } of looked) {
+			const { run, instant } = at(plan, look.at);
+			const told = withEvent(run, { kind: 'notYet', step: step.id, how: 'half way' }, instant);
+			const seen = viewRun(told, instant);
+			const taken = withEvent(told, { kind: 'replan', plan: seen.plan, moved: [], because: [] }, instant);
+			expect(viewRun(taken, instant).plan.steps.find((s) => s.id === step.id)!.to).toBe(
+				seen.plan.steps.find((s) => s.id === step.id)!.to
+			);
+			const last = told.events.at(-1)!;
+			const undone = withEvent(told, { kind: 'undo', event: last.id }, instant);
+			expect(viewRun(undone, instant).now.map((c) => c.id)).toContain(look.id);
+			// It is done at the next look: no more is asked of it.
+			const end = cuesOf(seen.plan).find((c) => c.step === step.id && c.kind === 'end');
+			if (!end) continue;
+			const over = viewRun(withEvent(told, { kind: 'done', cue: end.id }, instant + 60_000), instant + 61_000);
+			expect([...over.now, ...over.next].filter((c) => c.step === step.id)).toEqual([]);
+			expect(over.on.some((o) => o.step.id === step.id)).toBe(false);
+		}
+	});
+	test('five times at the most, however it goes', () => {
+		for (const { plan, step, look } of looked) {
+			let { run, instant } = at(plan, look.at);
+			let looks = 0;
+			for (;;) {
+				run = withEvent(run, { kind: 'notYet', step: step.id, how: 'far' }, instant);
+				looks++;
+				const next = viewRun(run, instant).next.find((c) => c.kind === 'look' && c.step === step.id);
+				if (!next) break;
+				instant = instantAt(run, next.at);
+			}
+			expect(looks).toBeLessThanOrEqual(5);
+			expect(looks).toBeGreaterThan(1);
+		}
+	});
+});

@@ -1,10 +1,16 @@
 // What a cook sees of a run: what is now, what is next, what is on, how late it will be.
 import type { Plan, PlannedStep } from '../model/plan';
 import type { Standing } from '../plan/replan';
-import { cuesOf, type Cue } from './cues';
+import { cuesOf, laterLook, withCues, type Cue } from './cues';
 import { planClock, type Run } from './events';
 import { factsOf, type Facts } from './facts';
-import { forecastOf } from './forecast';
+import { byUrgency } from './urgency';
+import { forecastOf, heldUpBy, nextLookAt } from './forecast';
+
+/** Nobody has looked at the run for so long, seconds. */
+const asleep = 15 * 60;
+/** What is left for so long is left for a while, seconds. */
+const aWhile = 5 * 60;
 
 /** A step that runs by itself, with the next thing it will want. */
 export interface OnNow {
@@ -19,7 +25,7 @@ export interface View {
 	readonly plan: Plan;
 	/** The plan's clock, seconds. */
 	readonly clock: number;
-	/** Due and not done, the longest due first. */
+	/** Due and not done, the most urgent first; in order of time, where nobody was here for long. */
 	readonly now: readonly Cue[];
 	/** To come, in order. */
 	readonly next: readonly Cue[];
@@ -45,8 +51,20 @@ export function viewRun(run: Run, at: number): View {
 	const clock = Math.floor(planClock(run, at));
 	const facts = factsOf(run);
 	const { plan, begun } = forecastOf(facts, clock);
-	const cues = cuesOf(plan);
-	const open = cues.filter((c) => !facts.done.has(c.id));
+	const looks = [...facts.looks].flatMap(([id, looked]): Cue[] => {
+		const b = begun.get(id);
+		const step = plan.steps.find((s) => s.id === id);
+		const at = b && !b.hasEnded && step ? nextLookAt(looked, b.from, step.to) : undefined;
+		return step && at !== undefined ? [laterLook(step, looked.looks.length, at)] : [];
+	});
+	const cues = withCues(cuesOf(plan), looks);
+	// A step that is over asks for nothing but its own end.
+	const isPast = ({ kind, step }: Cue) =>
+		(kind === 'look' || kind === 'touch') && step !== undefined && begun.get(step)?.hasEnded === true;
+	const open = cues.filter((c) => !facts.done.has(c.id) && !isPast(c));
+	const due = open.filter((c) => c.at <= clock);
+	// Nobody was here for long: what came due is asked about in its order.
+	const wasLeft = due.length < 2 || (due[0]?.at ?? clock) < clock - asleep;
 	const on = plan.steps.flatMap((step): OnNow[] => {
 		const b = begun.get(step.id);
 		if (!b || b.hasEnded || step.hands.some((h) => h.whole)) return [];
@@ -55,7 +73,7 @@ export function viewRun(run: Run, at: number): View {
 	return {
 		plan,
 		clock,
-		now: open.filter((c) => c.at <= clock),
+		now: wasLeft ? due : byUrgency(due, plan, (step) => heldUpBy(plan, step, aWhile)),
 		next: open.filter((c) => c.at > clock),
 		on: on.sort((a, b) => (a.next?.at ?? a.ends) - (b.next?.at ?? b.ends)),
 		done: facts.done.size,
