@@ -8,14 +8,14 @@ const layers = {
 	'core/heat/': 'core/(heat|units|foods)/',
 	'core/safety/': 'core/(safety|heat|units|foods)/',
 	'core/learn/': 'core/(learn|heat|units|foods)/',
-	'core/probe/': 'core/(probe|heat)/',
+	'core/probe/': 'core/(probe|heat|learn)/',
 	'core/model/': 'core/((model|units|foods)/|issues[.]ts)',
 	'core/timing/': 'core/((timing|heat|model|foods|units|learn|safety)/|issues[.]ts)',
 	'core/library/': 'core/((library|model|heat|foods|safety|units)/|issues[.]ts)',
 	// Words last: nothing that finds facts makes a sentence.
 	'core/plan/': 'core/((plan|timing|heat|model|foods|units|safety)/|issues[.]ts)',
 	'core/words/': 'core/((words|questions|plan|timing|heat|model|foods|units|safety|run|probe)/|issues[.]ts)',
-	'core/run/': 'core/((run|plan|model|units|timing|probe|heat|foods)/|issues[.]ts)',
+	'core/run/': 'core/((run|plan|model|units|timing|probe|heat|foods|learn)/|issues[.]ts)',
 	'core/plan/solve/': 'core/(plan/solve/|plan/problem[.]ts|units/)',
 	'core/plan/check.ts': 'core/plan/problem[.]ts',
 	'(data|workers)/': '(core|data|workers)/'

@@ -13,6 +13,9 @@ import {
 	type RunEvent
 } from '../core/run/events';
 import { demoFrom, readTicking, takeUp, wallTicking, type Clocks, type Ticking } from '../core/run/run-clock';
+import { cuesOf } from '../core/run/cues';
+import { factsOf, type Facts } from '../core/run/facts';
+import type { HowFar } from '../core/run/looks';
 import { standingOf, viewRun, type View } from '../core/run/view';
 import { minute } from '../core/units/time';
 import { clockAt, dateAt, instantOf } from '../core/units/zoned';
@@ -20,13 +23,33 @@ import type { RunKeeping } from './run-keeping';
 
 /** The demo clock begins this long before the first cue, seconds. */
 const before = minute;
+/** An end that moves by less needs no new plan, seconds. */
+const worthReplan = 60;
 /** Often enough to show whole seconds, milliseconds. */
 const tick = 250;
+
+/** What makes a new plan of the rest necessary: a replan goes with it where it is taken back. */
+const changing: ReadonlySet<RunEvent['kind']> = new Set<RunEvent['kind']>([
+	'late',
+	'early',
+	'begin',
+	'notYet',
+	'out',
+	'back',
+	'heat',
+	'failed',
+	'guests',
+	'service',
+	'pin',
+	'unpin'
+]);
 
 /** Plans the rest: tells of each plan and what it moves; the answer says why there is none, or nothing. */
 export type Replanner = (
 	standing: Standing,
-	onPlan: (plan: Plan, moved: readonly string[]) => void
+	onPlan: (plan: Plan, moved: readonly string[]) => void,
+	/** What has happened until then. */
+	facts: Facts
 ) => Promise<string | undefined>;
 
 /** What a run needs of the machine. */
@@ -127,20 +150,71 @@ export class Running {
 		this.record({ kind: 'done', cue });
 	}
 
+	/** Something is different from what was planned: it is told, and the rest is planned for it. */
+	tell(happening: Happening): void {
+		this.record(happening);
+		void this.replan();
+	}
+
 	late(step: string, seconds: number): void {
-		this.record({ kind: 'late', step, seconds });
-		void this.replan();
+		this.tell({ kind: 'late', step, seconds });
 	}
 
-	/** A cook leaves, or comes: the rest is planned for those who are there. */
-	leave(cook: string): void {
-		this.record({ kind: 'out', what: cook });
-		void this.replan();
+	/** A cook leaves, for good or for so many seconds: what is in their hands waits for them, or is done by who is there. */
+	leave(cook: string, seconds?: number): void {
+		if (seconds === undefined) {
+			this.tell({ kind: 'out', what: cook });
+			return;
+		}
+		const inHand = this.view.now.find((c) => {
+			const step = this.view.plan.steps.find((s) => s.id === c.step);
+			return c.cook === cook && step?.hands.some((h) => h.whole) === true;
+		});
+		if (inHand?.step !== undefined) this.record({ kind: 'late', step: inHand.step, seconds });
+		this.tell({ kind: 'out', what: cook, seconds });
 	}
 
-	come(cook: string): void {
-		this.record({ kind: 'back', what: cook });
-		void this.replan();
+	/** A cook comes back, or comes to help; a station works again. */
+	come(what: string): void {
+		this.tell({ kind: 'back', what });
+	}
+
+	/** A step was looked at: it is not done, and how far it is; the rest is planned for what is thought of it now. */
+	notYet(step: string, how: HowFar): void {
+		const before = this.view.plan.steps.find((s) => s.id === step)?.to ?? 0;
+		this.record({ kind: 'notYet', step, ...(how === undefined ? {} : { how }) });
+		const after = this.view.plan.steps.find((s) => s.id === step)?.to ?? 0;
+		if (Math.abs(after - before) > worthReplan) void this.replan();
+	}
+
+	/** A step was looked at and is done: its end is now, whatever was planned. */
+	itIs(step: string): void {
+		const { view } = this;
+		const planned = view.plan.steps.find((s) => s.id === step);
+		const end = cuesOf(view.plan).find((c) => c.step === step && c.kind === 'end');
+		if (!planned) return;
+		const sooner = planned.to - view.clock;
+		if (end) this.record({ kind: 'done', cue: end.id });
+		else this.record({ kind: 'late', step, seconds: Math.round(-sooner) });
+		if (Math.abs(sooner) > worthReplan) void this.replan();
+	}
+
+	/** A course is wanted at another time of the plan's clock. */
+	serveAt(course: string, clock: number): void {
+		this.tell({ kind: 'service', course, to: instantAt(this.run, clock) });
+	}
+
+	/** Not as it was planned anew: all stays in its order, later where it has to be. */
+	refuse(): void {
+		this.replans++;
+		this.isReplanning = false;
+		this.trouble = undefined;
+		if (this.offer) {
+			this.offer = undefined;
+			return;
+		}
+		const last = active(this.run.events).at(-1);
+		if (last?.kind === 'replan') this.add({ kind: 'undo', event: last.id });
 	}
 
 	/** A probe reads: kept for the part that it is in. */
@@ -150,8 +224,7 @@ export class Running {
 
 	/** A fire is hotter or cooler than it was planned: the rest is planned for what it is. */
 	heat(station: string, celsius: number): void {
-		this.record({ kind: 'heat', station, celsius });
-		void this.replan();
+		this.tell({ kind: 'heat', station, celsius });
 	}
 
 	undo(): void {
@@ -170,12 +243,16 @@ export class Running {
 		this.trouble = undefined;
 		const isStill = () => mine === this.replans;
 		const because = active(this.run.events)
-			.filter((e) => e.kind === 'late' || e.kind === 'out' || e.kind === 'back' || e.kind === 'heat')
+			.filter((e) => changing.has(e.kind))
 			.slice(-1)
 			.map((e) => e.id);
-		const answer = await this.replanner(standingOf(this.run, this.at), (plan, moved) => {
-			if (isStill()) this.offer = this.named({ kind: 'replan', plan, moved: [...moved], because });
-		});
+		const answer = await this.replanner(
+			standingOf(this.run, this.at),
+			(plan, moved) => {
+				if (isStill()) this.offer = this.named({ kind: 'replan', plan, moved: [...moved], because });
+			},
+			factsOf(this.run)
+		);
 		if (!isStill()) return;
 		this.commit();
 		this.isReplanning = false;

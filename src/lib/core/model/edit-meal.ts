@@ -325,6 +325,49 @@ export function placedPart(meal: Meal, part: string, course: string, at: number)
 	return withTiesSettled({ ...meal, parts: others.toSpliced(index, 0, { ...moving, course }) });
 }
 
+/**
+ * A part begun again from nothing, as a part with an id of its own, so that what was done for the first is not done for this:
+ * for all its guests, in place of it; for some of them, beside it.
+ *
+ * @returns the meal, and the new part's id
+ */
+export function withPartAnew(
+	meal: Meal,
+	part: string,
+	covers: number,
+	techniques: Techniques
+): { readonly meal: Meal; readonly part: string } {
+	const old = meal.parts.find((p) => p.id === part);
+	if (!old) return { meal, part };
+	const ids = meal.parts.map((p) => p.id);
+	const id = freeId(ids, part.replace(/-again(-\d+)?$/, '').slice(0, 50) + '-again');
+	const all = old.covers ?? meal.covers;
+	if (covers < all) {
+		const beside: Part = { ...old, id, name: `${old.name}, again`.slice(0, 80), covers };
+		delete beside.wishes;
+		delete beside.trayOf;
+		const fewer = withPartFacts(meal, part, { covers: all - covers });
+		return { meal: withTiesSettled({ ...fewer, parts: [...fewer.parts, beside] }), part: id };
+	}
+	const named = (other: string | undefined) => (other === part ? id : other);
+	const parts = meal.parts.map((p): Part => {
+		const own = { ...p, id: named(p.id) ?? p.id };
+		for (const key of ['trayOf', 'onTop', 'finishes'] as const) {
+			const other = named(p[key]);
+			if (other !== undefined) own[key] = other;
+		}
+		// What lay on a tray with others that are long in the oven goes on one of its own.
+		if (p.id === part) delete own.trayOf;
+		return own;
+	});
+	const links = meal.links.map((l) => ({
+		...l,
+		from: { ...l.from, part: named(l.from.part) ?? l.from.part },
+		to: { ...l.to, part: named(l.to.part) ?? l.to.part }
+	}));
+	return { meal: withTiesSettled(withoutDeadLinks({ ...meal, parts, links }, techniques)), part: id };
+}
+
 /** Some facts of a part changed: its name, how many it is for, whether the planner chooses, what is made before. */
 export function withPartFacts(
 	meal: Meal,

@@ -2,6 +2,7 @@
 import type { Issue } from '../issues';
 import type { Plan } from '../model/plan';
 import type { Schedule } from './problem';
+import { overrunsOf, type Overrun } from './replan';
 import { seek, type Found, type Seeking, type Sought } from './seek';
 import { conflictOf, type Conflict } from './why/conflict';
 
@@ -17,6 +18,8 @@ export type PlanOutcome =
 			readonly plan: Plan;
 			/** Steps that start at another time than in the plan in force, by id. */
 			readonly moved: readonly string[];
+			/** In a replan: steps that come later than what they follow can bear. */
+			readonly overruns: readonly Overrun[];
 	  }
 	/** Proven: nothing fits. */
 	| { readonly kind: 'conflict'; readonly conflict: Conflict }
@@ -44,10 +47,16 @@ export function planMealNow(request: PlanRequest): PlanOutcome {
 	}
 }
 
-function outcome({ kitchen }: PlanRequest, found: Found): PlanOutcome {
+function outcome({ kitchen, standing }: PlanRequest, found: Found): PlanOutcome {
 	if (found.kind === 'issues') return found;
-	const { answer, plan, compiled } = found;
-	if (plan) return { kind: 'plan', plan, moved: answer.moved ?? [] };
+	const { answer, plan, compiled, before } = found;
+	if (plan)
+		return {
+			kind: 'plan',
+			plan,
+			moved: answer.moved ?? [],
+			overruns: standing && before ? overrunsOf(before, plan, standing) : []
+		};
 	if (answer.status !== 'infeasible') return { kind: 'unknown' };
 	return { kind: 'conflict', conflict: conflictOf(answer.conflict ?? [], compiled.trace, kitchen) };
 }

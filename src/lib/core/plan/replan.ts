@@ -4,6 +4,7 @@ import type { Plan } from '../model/plan';
 import { aheadChoice, type Compiled } from './compile/compile';
 import { modeOf } from './compile/traced';
 import { isWash } from './compile/clean';
+import { crewMembers } from './compile/crew';
 import { isPrice } from './compile/set-points';
 import { isTrayOut } from './compile/trays';
 import { handUses } from './compile/hands';
@@ -16,10 +17,10 @@ export interface Standing {
 	readonly now: number;
 	/** Steps that have begun, by id, with when they began and when they end, or are thought to. */
 	readonly begun: readonly { readonly step: string; readonly from: number; readonly to: number }[];
-	/** Cooks who have left, and who came, where anybody did. */
-	readonly crew?: { readonly away: ReadonlySet<string>; readonly joined: readonly string[] };
-	/** How hot fires were measured, °C, by station. */
-	readonly heats?: ReadonlyMap<string, number>;
+	/** Cooks who are away for a while. */
+	readonly breaks?: readonly { readonly cook: string; readonly from: number; readonly to: number }[];
+	/** Steps that stay where they are. */
+	readonly pinned?: ReadonlySet<string>;
 	/** Courses that are served. */
 	readonly served?: readonly string[];
 }
@@ -38,26 +39,32 @@ const endOf = ({ start, length }: Begun) => start + length;
 /**
  * The compiled problem with what has begun fixed where it is, at the length that it has, and everything else not before
  * now. What is past takes nothing any more; what is under way takes what it takes, as far as there is enough of it, the
- * newest first (the cook has managed somehow); an oven has the temperature of what was put in last. A promise that is broken
- * already binds no more: waits between steps that both have begun, and the longest wait of what has begun.
+ * newest first (the cook has managed somehow); an oven has the temperature of what was put in last. The longest wait of what
+ * has begun binds no more, it presses: there is always a plan, if a late one (see `overrunsOf`).
  *
  * @param previous the plan in force as an answer to the compiled problem (see `scheduleOf`)
  */
 export function withFacts(compiled: Compiled, previous: Schedule, standing: Standing): Compiled {
 	const { trace } = compiled;
-	const problem = withAheadSettled(compiled.problem, previous);
+	const settledAhead = withAheadSettled(compiled.problem, previous);
+	const absent = breaksOf(settledAhead, standing);
+	const problem = { ...settledAhead, tasks: [...settledAhead.tasks, ...absent.map((a) => a.task)] };
 	const instant = (clock: number) => Math.max(0, Math.round((clock - trace.origin) / grid) * grid);
 	const now = Math.max(0, Math.ceil((standing.now - trace.origin) / grid) * grid);
 	const begun = new Map(
-		[...standing.begun, ...platedUp(compiled, previous, standing)].map(({ step, from, to }): [string, Begun] => {
-			const start = instant(from);
-			return [step, { start, length: Math.max(grid, instant(to) - start) }];
-		})
+		[...standing.begun, ...platedUp(compiled, previous, standing), ...absent.map((a) => a.begun)].map(
+			({ step, from, to }): [string, Begun] => {
+				const start = instant(from);
+				return [step, { start, length: Math.max(grid, instant(to) - start) }];
+			}
+		)
 	);
 	const steps = new Map(trace.steps);
 	const fixed = problem.tasks.map((task): Task => {
 		if (isPrice(task.id) || isTrayOut(task.id)) return task;
 		const known = begun.get(task.id);
+		const pinned = known ? undefined : pinnedAt(task, previous, standing, now);
+		if (pinned) return withoutRelease({ ...task, fixed: pinned });
 		if (!known) return { ...task, release: Math.max(now, task.release ?? 0) };
 		const mode = Math.min(previous.modes?.[task.id] ?? 0, task.modes.length - 1);
 		const way = trace.steps.get(task.id)?.ways[mode];
@@ -73,18 +80,44 @@ export function withFacts(compiled: Compiled, previous: Schedule, standing: Stan
 		return withoutRelease({ ...task, modes, fixed: { start: known.start, mode } });
 	});
 	const last = Math.max(...[...begun.values()].map(endOf), now);
+	const pressed = pressedBy(problem, begun);
 	const settled = withCapacitiesSettled({ ...problem, tasks: fixed }, begun, now);
 	return {
 		trace: { ...trace, steps },
 		problem: {
 			...withStatesSettled(settled, begun),
-			lags: lagsLeft(problem, begun, now),
+			lags: lagsLeft(problem, begun),
 			ties: tiesLeft(fixed, problem.ties, begun),
-			wants: problem.wants.filter((w) => !begun.has(w.task)),
+			wants: [...problem.wants.filter((w) => !begun.has(w.task)), ...pressed],
 			serve: problem.serve.map(({ max, ...s }) => (max === undefined || begun.has(s.task) ? s : { ...s, max })),
 			horizon: Math.max(problem.horizon, last + grid)
 		}
 	};
+}
+
+/** Ids of tasks that only take the hands of a cook who is away. */
+const breakPrefix = 'away:';
+
+/** Whose hands such a task takes; `undefined`: it is none. */
+export const awayCook = (task: string): string | undefined =>
+	task.startsWith(breakPrefix) ? task.slice(breakPrefix.length) : undefined;
+
+/** Of each cook who is away for a while a task that takes their hands, from now until they are back. */
+function breaksOf({ resources }: Problem, { breaks = [], now }: Standing) {
+	return breaks.map(({ cook, from, to }) => {
+		const id = `${breakPrefix}${cook}`;
+		const theirs = resources.filter((r) => r.id === 'hands' || crewMembers(r.id)?.includes(cook));
+		const uses = theirs.map((r) => ({ resource: r.id, amount: 1 }));
+		const task: Task = { id, modes: [{ duration: grid, uses }], ahead: true };
+		return { task, begun: { step: id, from: Math.max(from, now), to } };
+	});
+}
+
+/** Where a step is that shall stay: as it is planned, unless that is past. */
+function pinnedAt(task: Task, { starts = {}, modes = {} }: Schedule, { pinned }: Standing, now: number): Task['fixed'] {
+	const start = starts[task.id];
+	if (pinned?.has(task.id) !== true || start === undefined || start < now) return undefined;
+	return { start: Math.round(start / grid) * grid, mode: modes[task.id] ?? 0 };
 }
 
 function withoutRelease(task: Task): Task {
@@ -93,17 +126,50 @@ function withoutRelease(task: Task): Task {
 	return rest;
 }
 
-/** The waits that still bind: none into what has begun; no longest wait out of it that is over. */
-function lagsLeft({ lags }: Problem, begun: ReadonlyMap<string, Begun>, now: number): Problem['lags'] {
+/** The waits that still bind: none into what has begun; a longest wait out of it presses, and binds no more. */
+function lagsLeft({ lags }: Problem, begun: ReadonlyMap<string, Begun>): Problem['lags'] {
 	return lags.flatMap((lag) => {
 		if (begun.has(lag.to)) return [];
-		const from = begun.get(lag.from);
-		if (!from || lag.max === undefined) return [lag];
-		// What lies there longer than was thought keeps the tray in.
-		if (isTrayOut(lag.to)) return [{ from: lag.from, to: lag.to, min: lag.min }];
-		// Overdue: at once, or as soon as there are hands.
-		return [endOf(from) + lag.max < now ? { from: lag.from, to: lag.to, min: lag.min } : lag];
+		return begun.has(lag.from) ? [{ from: lag.from, to: lag.to, min: lag.min }] : [lag];
 	});
+}
+
+/** A wait that is too long costs so many times what a service costs that is as much later. */
+const pressing = 5;
+
+/**
+ * What is on, and may wait only so long for what comes next, presses: life may have made it impossible, and then it is broken as
+ * little as can be, dearer than any lateness.
+ */
+function pressedBy({ lags, tasks, weights }: Problem, begun: ReadonlyMap<string, Begun>): Problem['wants'] {
+	const durations = new Map(tasks.map((t) => [t.id, Math.max(...t.modes.map((m) => m.duration))]));
+	return lags.flatMap((lag) => {
+		const from = begun.get(lag.from);
+		// What lies there longer than was thought keeps the tray in.
+		if (!from || lag.max === undefined || begun.has(lag.to) || isTrayOut(lag.to)) return [];
+		const by = Math.max(0, endOf(from) + lag.max + (durations.get(lag.to) ?? 0));
+		return [{ task: lag.to, by, rate: Math.max(1, pressing * weights.slip) }];
+	});
+}
+
+/** A step that comes later than what it follows can bear. */
+export interface Overrun {
+	readonly step: string;
+	readonly seconds: number;
+}
+
+/** Longest waits that a plan of the rest breaks, by what comes too late; in the problem as it was compiled. */
+export function overrunsOf({ problem, trace }: Compiled, plan: Plan, standing: Standing): readonly Overrun[] {
+	const times = new Map(plan.steps.map((s) => [s.id, s]));
+	const begun = new Set(standing.begun.map((b) => b.step));
+	const late = new Map<string, number>();
+	for (const { from, to, max } of problem.lags) {
+		const [before, after] = [times.get(from), times.get(to)];
+		if (max === undefined || !before || !after || begun.has(to) || !begun.has(from) || !trace.steps.has(to)) continue;
+		const over = after.from - before.to - max;
+		if (over > grid) late.set(to, Math.max(over, late.get(to) ?? 0));
+	}
+	return [...late].map(([step, seconds]) => ({ step, seconds }));
 }
 
 /** What was moved meanwhile stays where it is now: a tie goes on from the place of what began last. */

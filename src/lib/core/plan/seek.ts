@@ -5,6 +5,7 @@ import type { Meal } from '../model/meal';
 import type { Plan } from '../model/plan';
 import type { Technique } from '../model/technique';
 import { compileMeal, type Compiled } from './compile/compile';
+import { compileOnce } from './compile/once';
 import { scheduleOf } from './compile/schedule-of';
 import { daysOf, type Days } from './days';
 import { describePlan } from './describe/describe';
@@ -45,7 +46,14 @@ export interface Seeking {
 }
 
 export type Found =
-	| { readonly kind: 'answer'; readonly compiled: Compiled; readonly answer: Schedule; readonly plan: Plan | undefined }
+	| {
+			readonly kind: 'answer';
+			readonly compiled: Compiled;
+			readonly answer: Schedule;
+			readonly plan: Plan | undefined;
+			/** As it was compiled, before what has happened was put in. */
+			readonly before: Compiled;
+	  }
 	| { readonly kind: 'issues'; readonly issues: readonly Issue[] };
 
 /**
@@ -64,7 +72,8 @@ export function* seek(
 	let spent = 0;
 	let unmanned: Plan | undefined;
 	for (const manning of ['pooled', 'named'] as const) {
-		const read = compileMeal(meal, kitchen, byId, manning);
+		// The rest of an evening is planned again and again.
+		const read = (standing ? compileOnce : compileMeal)(meal, kitchen, byId, manning);
 		if (!read.ok) return { kind: 'issues', issues: read.issues };
 		const near = standing?.plan ?? unmanned ?? from;
 		const previous = near && scheduleOf(near, read.value, kitchen);
@@ -95,7 +104,7 @@ export function* seek(
 				spent = work;
 			} else if (step.done || isEnough) {
 				const plan = described?.plan ?? (answer.starts && describe(answer).plan);
-				return { kind: 'answer', compiled, answer, plan };
+				return { kind: 'answer', compiled, answer, plan, before: read.value };
 			} else news = yield { plan: described?.plan, answer, spent: Math.min(0.99, work / left) };
 		}
 	}

@@ -29,12 +29,35 @@ export const eventSchema = z.discriminatedUnion('kind', [
 	/** A step takes longer, or less long where it is negative, by so many seconds; it is pulled forward. */
 	event('late', { step: id, seconds: z.int().min(-86_400).max(86_400) }),
 	event('early', { step: id }),
-	/** Dropped, burnt, spoilt: a step, or the whole part. */
-	event('failed', { part: id, step: id.optional(), text: text.optional() }),
-	/** A station, a vessel or a cook is not there, or is there again. */
-	event('out', { what: id }),
+	/**
+	 * Dropped, burnt, spilt, spoilt: a part of the meal, or what of it was for so many guests; and what becomes of it: made
+	 * again, made in another way, left out, or what is left of it has to do (where nothing is said).
+	 */
+	event('failed', {
+		part: id,
+		step: id.optional(),
+		text: text.optional(),
+		covers: z.int().min(1).max(60).optional(),
+		then: z.enum(['again', 'otherwise', 'without']).optional(),
+		technique: id.optional()
+	}),
+	/** A station, a vessel or a cook is not there, a cook for so many seconds; or is there again. */
+	event('out', { what: id, seconds: z.int().min(60).max(86_400).optional() }),
 	event('back', { what: id }),
-	event('guests', { covers: z.int().min(0).max(1000), text: text.optional() }),
+	/** So many guests; or one more of them has a part otherwise. */
+	event('guests', {
+		covers: z.int().min(1).max(60),
+		text: text.optional(),
+		wish: z
+			.object({
+				part: id,
+				id: id.max(64),
+				name: z.string().min(1).max(80),
+				covers: z.int().min(1).max(60),
+				settings: z.record(id, z.number())
+			})
+			.optional()
+	}),
 	/** A course is wanted at another instant. */
 	event('service', { course: id, to: instant }),
 	event('pin', { step: id }),

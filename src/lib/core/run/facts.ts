@@ -3,7 +3,7 @@ import type { Plan } from '../model/plan';
 import type { Reading } from '../probe/posterior';
 import type { LogNormal } from '../learn/spread';
 import { lookCue } from './cues';
-import { active, originOf, type Run } from './events';
+import { active, originOf, type Run, type RunEvent } from './events';
 import type { Look } from './looks';
 
 /** A step that was looked at and was not done. */
@@ -16,6 +16,15 @@ export interface Looked {
 	readonly looks: readonly Look[];
 	/** Whether no plan has taken in yet what was seen. */
 	readonly isNew: boolean;
+}
+
+/** What changes the meal itself: something failed, other guests, a course at another time. */
+export type MealChange = Extract<RunEvent, { kind: 'failed' | 'guests' }> | CourseMoved;
+export interface CourseMoved {
+	readonly kind: 'service';
+	readonly course: string;
+	/** The plan's clock, seconds. */
+	readonly to: number;
 }
 
 /** Times in the plan's clock, seconds. */
@@ -35,6 +44,12 @@ export interface Facts {
 	/** What is not there any more: cooks, stations; and cooks who were not there at first, in the order in which they came. */
 	readonly away: ReadonlySet<string>;
 	readonly joined: readonly string[];
+	/** Cooks who are away for a while, in order. */
+	readonly breaks: readonly { readonly cook: string; readonly from: number; readonly to: number }[];
+	/** What has become different about the meal, in order. */
+	readonly changes: readonly MealChange[];
+	/** Steps that stay where they are in every replan. */
+	readonly pinned: ReadonlySet<string>;
 	/** What probes read, by part: the plan's clock, °C. */
 	readonly readings: ReadonlyMap<string, readonly Reading[]>;
 	/** How hot each fire was when it was measured last, °C. */
@@ -59,6 +74,9 @@ export function factsOf(run: Run): Facts {
 	const heats = new Map<string, number>();
 	const readings = new Map<string, Reading[]>();
 	const looks = new Map<string, Looked>();
+	let breaks: { cook: string; from: number; to: number }[] = [];
+	const changes: MealChange[] = [];
+	const pinned = new Set<string>();
 	for (const e of events) {
 		moved = [];
 		const at = clock(e.at);
@@ -82,7 +100,8 @@ export function factsOf(run: Run): Facts {
 				for (const [step, looked] of looks) looks.set(step, { ...looked, isNew: false });
 				break;
 			case 'out':
-				away.add(e.what);
+				if (e.seconds === undefined) away.add(e.what);
+				else breaks.push({ cook: e.what, from: at, to: at + e.seconds });
 				break;
 			case 'reading': {
 				const own = readings.get(e.part) ?? [];
@@ -94,7 +113,25 @@ export function factsOf(run: Run): Facts {
 				heats.set(e.station, e.celsius);
 				break;
 			case 'back':
-				if (!away.delete(e.what)) joined.add(e.what);
+				if (breaks.some((b) => b.cook === e.what && b.to > at))
+					breaks = breaks.map((b) => (b.cook === e.what && b.to > at ? { ...b, to: at } : b));
+				else if (!away.delete(e.what)) joined.add(e.what);
+				break;
+			case 'failed':
+			case 'guests':
+				changes.push(e);
+				break;
+			case 'service':
+				changes.push({ kind: 'service', course: e.course, to: Math.round(clock(e.to)) });
+				break;
+			case 'pin':
+				pinned.add(e.step);
+				break;
+			case 'unpin':
+				pinned.delete(e.step);
+				break;
+			case 'early':
+				if (!begun.has(e.step)) begun.set(e.step, at);
 				break;
 			case 'notYet': {
 				const step = plan.steps.find((s) => s.id === e.step);
@@ -106,17 +143,26 @@ export function factsOf(run: Run): Facts {
 				looks.set(e.step, { ...before, looks: [...before.looks, { at, how: e.how }], isNew: true });
 				break;
 			}
-			// What is told for the record, and what a replan takes in, leaves the plan in force as it is.
+			// What is told for the record leaves the plan in force as it is.
 			case 'note':
-			case 'early':
-			case 'failed':
-			case 'guests':
-			case 'service':
-			case 'pin':
-			case 'unpin':
 			case 'undo':
 				break;
 		}
 	}
-	return { plan, since, done, begun, late, looks, away, joined: [...joined], readings, heats, moved };
+	return {
+		plan,
+		since,
+		done,
+		begun,
+		late,
+		looks,
+		away,
+		joined: [...joined],
+		breaks,
+		changes,
+		pinned,
+		readings,
+		heats,
+		moved
+	};
 }

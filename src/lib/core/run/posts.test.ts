@@ -7,6 +7,7 @@ import { planMealNow } from '../plan/plan-meal';
 import { demoCases, planDemo } from '../testing/demo-plan';
 import { runOf, runUntil, withEvent } from '../testing/some-run';
 import { instantAt } from './events';
+import { kitchenDuring } from './during';
 import { factsOf } from './facts';
 import { everybody, nextHelper, postsOf, withCrew } from './posts';
 import { standingOf, viewRun } from './view';
@@ -19,7 +20,7 @@ const momentAt = (n: number) => Math.round(plan.from + ((plan.to - plan.from) * 
 /** Planned on for those who are here at a moment of a run; where not all can be kept, with the first promise that is broken. */
 const replanned = (run: ReturnType<typeof runOf>, clock: number) => {
 	const standing = standingOf(run, instantAt(run, clock));
-	const kitchen = standing.crew ? withCrew(demo.kitchen, standing.crew) : demo.kitchen;
+	const kitchen = kitchenDuring(demo.kitchen, factsOf(run));
 	const request = { ...demo, kitchen, techniques: [...library.values()], seed: 1, budget: 20_000, standing };
 	const outcome = planMealNow(request);
 	if (outcome.kind === 'plan') return { kitchen, standing, plan: outcome.plan };

@@ -40,6 +40,10 @@ export interface View {
 	/** Who or what is not there, and who came (see `Facts`). */
 	readonly away: ReadonlySet<string>;
 	readonly joined: readonly string[];
+	readonly breaks: Facts['breaks'];
+	/** What has become different about the meal, in order. */
+	readonly changes: Facts['changes'];
+	readonly pinned: ReadonlySet<string>;
 	/** What probes read, by part: the plan's clock, °C. */
 	readonly readings: Facts['readings'];
 	/** How hot each fire was when it was measured last, °C. */
@@ -79,15 +83,23 @@ export function viewRun(run: Run, at: number): View {
 		done: facts.done.size,
 		isOver: open.length === 0,
 		late: new Map(
-			plan.services.map((s) => [s.course, s.at - (run.plan.services.find((x) => x.course === s.course)?.at ?? s.at)])
+			plan.services.map((s) => [s.course, s.at - (askedAt(facts, s.course) ?? plannedAt(run, s.course) ?? s.at)])
 		),
 		moved: facts.moved,
 		away: facts.away,
 		joined: facts.joined,
+		breaks: facts.breaks.filter((b) => b.to > clock),
+		changes: facts.changes,
+		pinned: facts.pinned,
 		readings: facts.readings,
 		heats: facts.heats
 	};
 }
+
+const plannedAt = ({ plan }: Run, course: string) => plan.services.find((s) => s.course === course)?.at;
+/** When a course was wanted at last, where that was said during the run. */
+const askedAt = ({ changes }: Facts, course: string) =>
+	changes.flatMap((c) => (c.kind === 'service' && c.course === course ? [c.to] : [])).at(-1);
 
 /** How the work stands at an instant, for a replan: the plan as it will go, and which of its steps have begun. */
 export function standingOf(run: Run, at: number): Standing {
@@ -95,14 +107,13 @@ export function standingOf(run: Run, at: number): Standing {
 	const facts = factsOf(run);
 	const { plan, begun } = forecastOf(facts, now);
 	const served = plan.services.filter((s) => facts.done.has(`${s.course}#serve`)).map((s) => s.course);
-	const { away, joined } = facts;
-	const crew = away.size > 0 || joined.length > 0 ? { crew: { away, joined } } : {};
+	const breaks = facts.breaks.filter((b) => b.to > now);
 	return {
 		plan,
 		now,
 		begun: [...begun.values()],
 		served,
-		...crew,
-		...(facts.heats.size > 0 ? { heats: facts.heats } : {})
+		...(breaks.length > 0 ? { breaks } : {}),
+		...(facts.pinned.size > 0 ? { pinned: facts.pinned } : {})
 	};
 }

@@ -1,5 +1,5 @@
 // Idle hands: which steps of a plan that is under way could be begun now, with everything else kept as it is.
-import { compileMeal } from '../compile/compile';
+import { compileOnce } from '../compile/once';
 import { scheduleOf } from '../compile/schedule-of';
 import { checkSchedule } from '../check';
 import { grid } from '../grid';
@@ -35,7 +35,7 @@ export function offersOf(
 	{ meal, kitchen, techniques }: Omit<Sought, 'standing' | 'seed' | 'budget'>,
 	standing: Standing
 ): readonly Offer[] {
-	const read = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])), 'named');
+	const read = compileOnce(meal, kitchen, new Map(techniques.map((t) => [t.id, t])), 'named');
 	if (!read.ok) return [];
 	const { plan, now } = standing;
 	const previous = scheduleOf(plan, read.value, kitchen);

@@ -22,7 +22,9 @@ export interface Hands {
 const crewPrefix = 'crew:';
 const isPaced = (kitchen: Kitchen) => new Set(kitchen.cooks.map(paceOf)).size > 1;
 const ableTo = (kitchen: Kitchen, duty: Duty | undefined) => kitchen.cooks.filter((c) => !hasAvoided(c, duty));
-const idOf = (crew: readonly Cook[]) => `${crewPrefix}${crew.map((c) => c.id).join('+')}`;
+/** The resource that stands for some cooks. */
+export const crewOf = (cooks: readonly string[]): string => `${crewPrefix}${cooks.join('+')}`;
+const idOf = (crew: readonly Cook[]) => crewOf(crew.map((c) => c.id));
 
 /**
  * How hands are asked for: of sets of cooks, each as large as it is (*pooled*: few resources, and who does what is decided

@@ -11,7 +11,8 @@ import { baseOf } from '../compile/portions';
 import type { Compiled } from '../compile/compile';
 import type { TracedStep, Way } from '../compile/traced';
 import { pricedOf } from '../compile/plating';
-import { canServe, crewMembers } from '../compile/crew';
+import { canServe, crewMembers, crewOf } from '../compile/crew';
+import { awayCook } from '../replan';
 import { isWash } from '../compile/clean';
 import { heatOf, stationsBehind } from '../compile/places';
 import type { Schedule } from '../problem';
@@ -64,8 +65,9 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 	const stationOf = assignStations(happenings, trace.stays, kitchen);
 	const vesselOf = assignVessels(trace.vessels, timed, kitchen);
 	const settings = [...trace.plating.values()].flat().map((w) => w.task);
+	const absences = problem.tasks.flatMap((t) => (awayCook(t.id) === undefined ? [] : [t.id]));
 	const pairs = trace.stays.filter((s) => s.byOneCook).map((s) => s.tasks);
-	const { hands: handsOf, isManned } = assignHands(happenings, settings, pairs, timed, kitchen);
+	const { hands: handsOf, isManned } = assignHands(happenings, [...settings, ...absences], pairs, timed, kitchen);
 	const reasons = heldBy(problem, timed, (id) => takenBy(id, kitchen));
 
 	const courses = meal.courses.map((course) => {
@@ -409,6 +411,9 @@ function assignHands(
 			const t = timed.get(id);
 			// What is over, in a replan, takes no hands any more.
 			if (!t || t.uses.length === 0) return [];
+			const away = awayCook(id);
+			if (away !== undefined)
+				return [{ task: id, group: id, from: t.start, to: t.end, say: '', whole: true, crew: [crewOf([away])] }];
 			const crews = t.uses.map((u) => u.resource).filter((resource) => crewMembers(resource));
 			const cooks = t.uses.find((u) => u.resource === 'hands')?.amount ?? 1;
 			const isByName = cooks > 1 && crews.length === cooks && crews.every((c) => crewMembers(c)?.length === 1);
