@@ -51,6 +51,6 @@ function planUntil({ request }: PlanJob, isOver: () => boolean): PlanOutcome {
 		const step = search.next(undefined);
 		if (step.done) return step.value;
 		best = step.value.plan ?? best;
-		if (isOver()) return best ? { kind: 'plan', plan: best, moved: [] } : { kind: 'unknown' };
+		if (isOver()) return best ? { kind: 'plan', plan: best, moved: [], overruns: [] } : { kind: 'unknown' };
 	}
 }

@@ -2,12 +2,14 @@
 import type { Issue } from '../core/issues';
 import { wordBreach, wordChange, wordConflict, wordEffect } from '../core/words/advice';
 import { wordIssue } from '../core/words/issues';
+import { wordOverruns } from '../core/words/life';
 import { inUnits } from '../core/words/quantities';
 import { speakPlan, type SpokenPlan } from '../core/words/speak';
 import type { Measure } from '../core/units/amount';
 import type { Plan } from '../core/model/plan';
 import type { Slack } from '../core/plan/why/slack';
 import type { Cure } from '../core/plan/advise/cures';
+import type { Offer } from '../core/plan/advise/offers';
 import type { WhatIf } from '../core/plan/advise/what-if';
 import type { Standing } from '../core/plan/replan';
 import { usualBudget, usualSeed } from '../core/plan/effort';
@@ -180,6 +182,16 @@ export class Planning {
 		}
 	}
 
+	/** What idle hands could begin now; nothing where the worker is gone. */
+	async offers(what: What, standing: Standing): Promise<readonly Offer[]> {
+		try {
+			this.planner ??= this.start();
+			return await this.planner.offers({ ...what, seed: usualSeed, budget: 0 }, standing);
+		} catch {
+			return [];
+		}
+	}
+
 	/**
 	 * Plan the rest of an evening that is under way, in a few moments; what is on the table stays as it is.
 	 *
@@ -200,8 +212,12 @@ export class Planning {
 				},
 				'run'
 			);
-			if (answer.kind === 'plan') onPlan(answer.plan, answer.moved);
-			if (answer.kind === 'plan' || answer.kind === 'superseded') return undefined;
+			if (answer.kind === 'superseded') return undefined;
+			if (answer.kind === 'plan') {
+				onPlan(answer.plan, answer.moved);
+				const late = wordOverruns(answer.overruns, answer.plan);
+				return late === '' ? undefined : this.inOwn(late);
+			}
 			if (answer.kind === 'issues') return this.inOwn(answer.issues.map(wordHere).join(' '));
 			const found: Cure[] = [];
 			await this.planner.cures(request, (cure) => found.push(cure), 'run');
@@ -216,10 +232,10 @@ export class Planning {
 	}
 
 	/** What a change would come to: a quick plan of it; what is shown stays. */
-	async preview(what: What): Promise<Plan | readonly string[]> {
+	async preview(what: What, standing?: Standing): Promise<Plan | readonly string[]> {
 		try {
 			this.planner ??= this.start();
-			const answer = await this.planner.preview({ ...what, seed: usualSeed, budget: previewBudget });
+			const answer = await this.planner.preview({ ...what, seed: usualSeed, budget: previewBudget, standing });
 			if (answer.kind === 'plan') return answer.plan;
 			if (answer.kind === 'superseded') return [];
 			if (answer.kind === 'issues') return answer.issues.map(wordHere).map((w) => this.inOwn(w));

@@ -24,7 +24,7 @@ test('a plan is taken as it comes; while it is sought the one before is shown as
 	planner.answers = [
 		async (request) => (
 			await until(() => true),
-			{ kind: 'plan', plan: { ...demo, covers: request.meal.covers }, moved: [] }
+			{ kind: 'plan', plan: { ...demo, covers: request.meal.covers }, moved: [], overruns: [] }
 		)
 	];
 	const asked = p.ask(forPeople(3));
@@ -41,9 +41,9 @@ test('of several requests the newest alone counts, in whatever order they are an
 	planner.answers = [later, later];
 	const [old, newest] = [p.ask(forPeople(2)), p.ask(forPeople(4))];
 	await until(() => answers.length === 2);
-	answers[1]!({ kind: 'plan', plan: { ...demo, covers: 4 }, moved: [] });
+	answers[1]!({ kind: 'plan', plan: { ...demo, covers: 4 }, moved: [], overruns: [] });
 	await newest;
-	answers[0]!({ kind: 'plan', plan: { ...demo, covers: 2 }, moved: [] });
+	answers[0]!({ kind: 'plan', plan: { ...demo, covers: 2 }, moved: [], overruns: [] });
 	await old;
 	expect([p.plan.covers, p.isCurrent, p.isWorking]).toEqual([4, true, false]);
 });
@@ -116,7 +116,7 @@ describe('trouble', () => {
 		const asked = p.ask(forPeople(9));
 		p.stop();
 		expect(p.isWorking).toBe(false);
-		answer({ kind: 'plan', plan: { ...demo, covers: 9 }, moved: [] });
+		answer({ kind: 'plan', plan: { ...demo, covers: 9 }, moved: [], overruns: [] });
 		await asked;
 		expect(p.plan.covers).toBe(6);
 		p.close();

@@ -62,6 +62,30 @@ export interface Machine {
 	readonly by: string;
 }
 
+const sameStretch = (a: { from: number; to: number }, b: { from: number; to: number }) =>
+	a.from === b.from && a.to === b.to;
+
+/** Whether two forecasts of one plan say the same. */
+function isSamePlan(a: Plan, b: Plan): boolean {
+	if (a === b) return true;
+	return (
+		a.meal === b.meal &&
+		a.steps.length === b.steps.length &&
+		a.services.every((s, i) => s.at === b.services[i]?.at) &&
+		a.steps.every((s, i) => {
+			const other = b.steps[i];
+			return (
+				other?.id === s.id &&
+				other.say === s.say &&
+				other.lane === s.lane &&
+				sameStretch(s, other) &&
+				s.hands.length === other.hands.length &&
+				s.hands.every((h, k) => h.cook === other.hands[k]?.cook && sameStretch(h, other.hands[k] ?? h))
+			);
+		})
+	);
+}
+
 export class Running {
 	/** As it is kept. */
 	run: Run;
@@ -72,7 +96,7 @@ export class Running {
 	private offer: RunEvent | undefined = $state.raw();
 	/** The instant of the run, milliseconds since 1970. */
 	readonly at = $derived.by(() => readTicking(this.ticking, this.reading));
-	readonly view: View = $derived.by(() => viewRun(this.shown(), this.at));
+	readonly view: View = $derived.by(() => this.steadied(viewRun(this.shown(), this.at)));
 	readonly now = $derived.by(() => this.view.clock);
 	readonly isLive = $derived.by(() => this.ticking.clock.kind === 'wall');
 	readonly speed = $derived.by(() => (this.ticking.clock.kind === 'wall' ? 1 : this.ticking.clock.speed));
@@ -86,6 +110,8 @@ export class Running {
 	private isSet = false;
 	private isAtCue = false;
 	private replans = 0;
+	/** The plan that was shown last. */
+	private drawn: Plan | undefined;
 	private timer: ReturnType<typeof setInterval> | undefined;
 	private keeping: RunKeeping | undefined;
 	private deafen: (() => void) | undefined;
@@ -199,6 +225,16 @@ export class Running {
 		if (Math.abs(sooner) > worthReplan) void this.replan();
 	}
 
+	/** Something to remember; it changes nothing. */
+	note(text: string): void {
+		this.record({ kind: 'note', text });
+	}
+
+	/** Steps stay where they are from now on, whatever is planned anew. */
+	pin(steps: readonly string[]): void {
+		for (const step of steps) this.record({ kind: 'pin', step });
+	}
+
 	/** A course is wanted at another time of the plan's clock. */
 	serveAt(course: string, clock: number): void {
 		this.tell({ kind: 'service', course, to: instantAt(this.run, clock) });
@@ -226,6 +262,24 @@ export class Running {
 	heat(station: string, celsius: number): void {
 		this.tell({ kind: 'heat', station, celsius });
 	}
+
+	/** How it would stand if something had happened just now. */
+	asIf(happening: Happening): { readonly facts: Facts; readonly standing: Standing } {
+		const run = { ...this.run, events: [...this.run.events, this.named(happening)] };
+		return { facts: factsOf(run), standing: standingOf(run, this.at) };
+	}
+
+	/** How it stands now. */
+	stands(): Standing {
+		return standingOf(this.run, this.at);
+	}
+
+	/** Why the rest was planned anew last, where nothing was done since. */
+	readonly reason: RunEvent | undefined = $derived.by(() => {
+		const events = active(this.shown().events);
+		const last = events.at(-1);
+		return last?.kind === 'replan' ? events.find((e) => last.because.includes(e.id)) : undefined;
+	});
 
 	undo(): void {
 		this.replans++;
@@ -281,6 +335,14 @@ export class Running {
 
 	/** What clocks show at a clock time of the plan, seconds after midnight: they differ where the clocks change. */
 	readonly wallOf = (clock: number): number => clockAt(instantAt(this.run, clock), this.run.zone);
+
+	/** The view with the plan that was shown before, where nothing of it has moved: what is drawn of it stays. */
+	private steadied(view: View): View {
+		const before = this.drawn;
+		if (before && isSamePlan(before, view.plan)) return { ...view, plan: before };
+		this.drawn = view.plan;
+		return view;
+	}
 
 	private instant(): number {
 		return readTicking(this.ticking, this.read());

@@ -1,7 +1,7 @@
-// Light, dark, or as the device has it; static/theme.js applies the choice before the first paint.
+// Light, dark, dim for a kitchen with the lamps low, or as the device has it; static/theme.js applies the choice before the first paint.
 import { recall, remember } from './small-store';
 
-export type Theme = 'auto' | 'light' | 'dark';
+export type Theme = 'auto' | 'light' | 'dark' | 'dim';
 const key = 'juntos-theme';
 
 export class ThemeChoice {
@@ -9,7 +9,7 @@ export class ThemeChoice {
 
 	start(): void {
 		const stored = recall(key);
-		if (stored === 'light' || stored === 'dark') this.now = stored;
+		if (stored === 'light' || stored === 'dark' || stored === 'dim') this.now = stored;
 	}
 
 	choose(theme: Theme): void {

@@ -1,6 +1,8 @@
 // The planner as the page sees it: jobs in lanes. A newer request of a lane takes the place of what that lane is at.
 import type { Plan, PlannedStep } from '../core/model/plan';
 import type { Cure } from '../core/plan/advise/cures';
+import type { Offer } from '../core/plan/advise/offers';
+import type { Standing } from '../core/plan/replan';
 import type { WhatIf } from '../core/plan/advise/what-if';
 import type { Told } from '../core/probe/estimate';
 import type { Reading } from '../core/probe/posterior';
@@ -23,6 +25,8 @@ export interface PlannerClient {
 	slack(request: PlanRequest, plan: Plan, steps: readonly string[], onFound: (found: StepSlack) => void): Promise<void>;
 	/** What a probe's stream says: by the last of the planners, which plans least alone. */
 	probe(step: PlannedStep, readings: readonly Reading[], now: number): Promise<Told | undefined>;
+	/** What idle hands could begin now. */
+	offers(request: PlanRequest, standing: Standing): Promise<readonly Offer[]>;
 	/** Cancel all that a lane is at. */
 	cancel(lane?: Lane): void;
 	close(): void;
@@ -86,6 +90,7 @@ export function clientOf(
 		slack: (request, plan, steps, onFound) =>
 			inLane('table', (job) => first.slack(job, request, plan, steps, shared(onFound))),
 		probe: async (...asked) => await guard(Promise.resolve((planners.at(-1) ?? first).probe(...asked))),
+		offers: async (...asked) => await guard(Promise.resolve((planners.at(-1) ?? first).offers(...asked))),
 		cancel: (lane = 'table') => {
 			cancel(lane);
 		},

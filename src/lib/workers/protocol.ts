@@ -2,6 +2,8 @@
 // another, however late it comes.
 import type { Plan, PlannedStep } from '../core/model/plan';
 import type { Cure } from '../core/plan/advise/cures';
+import type { Offer } from '../core/plan/advise/offers';
+import type { Standing } from '../core/plan/replan';
 import type { WhatIf } from '../core/plan/advise/what-if';
 import type { PlanOutcome, PlanProgress, PlanRequest } from '../core/plan/plan-meal';
 import type { Told } from '../core/probe/estimate';
@@ -32,6 +34,8 @@ export interface Planner {
 	): Promise<void>;
 	/** What a probe's stream says of a step: seconds since that began, °C; and the moment of asking. */
 	probe(step: PlannedStep, readings: readonly Reading[], now: number): Promise<Told | undefined> | Told | undefined;
+	/** What idle hands could begin now. */
+	offers(request: PlanRequest, standing: Standing): Promise<readonly Offer[]> | readonly Offer[];
 	/** What another search for the same request has found. */
 	hear(job: Job, answer: Schedule): Promise<void> | void;
 	cancel(job: Job): Promise<void> | void;

@@ -3,6 +3,7 @@
 import { compileMeal } from '../core/plan/compile/compile';
 import { scheduleOf } from '../core/plan/compile/schedule-of';
 import { cures } from '../core/plan/advise/cures';
+import { offersOf } from '../core/plan/advise/offers';
 import { whatIfs } from '../core/plan/advise/what-if';
 import { planMeal } from '../core/plan/plan-meal';
 import { tell } from '../core/probe/estimate';
@@ -91,6 +92,7 @@ export function servePlanner(): Planner {
 			const asked = probedAs(step);
 			return asked && tell({ ...asked, readings, now });
 		},
+		offers: offersOf,
 		hear(job, answer) {
 			const own = running.get(job);
 			if (own) own.news = answer;

@@ -1,140 +1,253 @@
-<!-- Cook: the live run. What is now, what is next, what is on. -->
+<!-- Cook: the live run. What is now, what is on, what could be done; where the evening stands; what life does to it. -->
 <script lang="ts">
-	import { SvelteMap, SvelteSet } from 'svelte/reactivity';
 	import { onMount, untrack } from 'svelte';
 	import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
+	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 	import Undo2 from '@lucide/svelte/icons/undo-2';
 	import type { ComponentProps } from 'svelte';
 	import { bowlsOf } from '$lib/core/model/bowls';
+	import { stationRow } from '$lib/core/model/stations';
+	import { eatenBy } from '$lib/core/model/quantities';
+	import type { Offer } from '$lib/core/plan/advise/offers';
 	import { asPlanned } from '$lib/core/plan/describe/as-planned';
-	import { wordReady, wordTaken } from '$lib/core/words/amounts';
+	import { toSay, type Said } from '$lib/core/run/announce';
 	import type { Cue } from '$lib/core/run/cues';
+	import { kitchenDuring, mealDuring } from '$lib/core/run/during';
+	import { planClock, type Happening } from '$lib/core/run/events';
+	import type { Facts } from '$lib/core/run/facts';
+	import { passOf } from '$lib/core/run/pass';
+	import { nextHelper } from '$lib/core/run/posts';
+	import { wordReady, wordTaken } from '$lib/core/words/amounts';
 	import { wordNotFor } from '$lib/core/words/guests';
+	import { wordHappening, wordPrice } from '$lib/core/words/life';
 	import { inUnits } from '$lib/core/words/quantities';
-	import { speakCue, speakMoved } from '$lib/core/words/speak';
-	import { wordFilled } from '$lib/core/words/steps';
+	import { speakCue, speakMoved, speakPlan } from '$lib/core/words/speak';
+	import { wordFilled, wordSetting } from '$lib/core/words/steps';
 	import { getApp } from '$lib/state/app.svelte';
 	import { clocks, newName, zone } from '$lib/state/clocks';
+	import { Probing } from '$lib/state/probing.svelte';
 	import { Running } from '$lib/state/running.svelte';
-	import type { PlannedStep } from '$lib/core/model/plan';
-	import type { Told } from '$lib/core/probe/estimate';
-	import { playing } from '$lib/core/probe/simulate';
-	import { probedAs, mayBeProbed, readingsIn } from '$lib/core/run/probed';
-	import { nextHelper, withCrew, withHeats } from '$lib/core/run/posts';
-	import CrewPanel from '$lib/ui/cook/CrewPanel.svelte';
+	import { possibleSignals, signal, signalKinds, stayAwake, type SignalKind } from '$lib/state/signals';
+	import { recall, remember } from '$lib/state/small-store';
+	import CordSlice from '$lib/ui/cords/CordSlice.svelte';
 	import ClockBar from '$lib/ui/cook/ClockBar.svelte';
-	import NextList from '$lib/ui/cook/NextList.svelte';
-	import ProbePanel from '$lib/ui/cook/ProbePanel.svelte';
+	import CookOptions from '$lib/ui/cook/CookOptions.svelte';
+	import CrewPanel from '$lib/ui/cook/CrewPanel.svelte';
 	import FirePanel from '$lib/ui/cook/FirePanel.svelte';
+	import IdleCard from '$lib/ui/cook/IdleCard.svelte';
+	import { commandOf } from '$lib/ui/cook/keys';
+	import LifeDialog, { type MayFail } from '$lib/ui/cook/LifeDialog.svelte';
+	import NextList from '$lib/ui/cook/NextList.svelte';
 	import NowCard from '$lib/ui/cook/NowCard.svelte';
 	import OnList from '$lib/ui/cook/OnList.svelte';
+	import PassPanel from '$lib/ui/cook/PassPanel.svelte';
+	import ProbePanel from '$lib/ui/cook/ProbePanel.svelte';
 	import RunNotes from '$lib/ui/cook/RunNotes.svelte';
-	import { commandOf } from '$lib/ui/cook/keys';
 
 	const app = getApp();
+	/** The meal that is cooked: another may have been opened meanwhile. */
+	const cookedMeal = (id: string) => app.meals.find((m) => m.id === id) ?? app.meal;
+	/** The meal in its kitchen, as both have become until then. */
+	function situationOf(id: string, facts: Pick<Facts, 'changes' | 'away' | 'joined' | 'heats'>) {
+		const meal = mealDuring(cookedMeal(id), facts, app.techniques);
+		const situation = app.situationOf(meal);
+		return { ...situation, kitchen: kitchenDuring(situation.kitchen, facts) };
+	}
 	const running: Running = new Running(
 		untrack(() => app.planning.plan),
-		// Another meal may have been opened meanwhile.
-		(standing, onPlan) => {
-			const cooked = app.meals.find((m) => m.id === standing.plan.meal) ?? app.meal;
-			const situation = app.situationOf(cooked);
-			const fired = withHeats(situation.kitchen, standing.heats ?? new Map());
-			const kitchen = standing.crew ? withCrew(fired, standing.crew) : fired;
-			return app.planning.replan({ ...situation, kitchen }, standing, onPlan);
-		},
+		(standing, onPlan, facts) => app.planning.replan(situationOf(standing.plan.meal, facts), standing, onPlan),
 		{ clocks, zone, newId: newName, by: 'this device' }
 	);
+	const probing = new Probing(running, (...asked) => app.planning.probe(...asked));
 	const view = $derived(running.view);
+	const plan = $derived(running.run.plan);
+	const own = (text: string) => inUnits(text, app.measure.now);
 	const nextShown = 8;
 	const spoken = (cue: Cue) => speakCue(cue, view.plan, app.measure.now);
-	/** Whose cues are shown; empty: everybody's. */
-	let only = $state('');
-	const isShown = (cue: Cue) => only === '' || cue.cook === undefined || cue.cook === only;
+	/** Whose cues are shown; empty: everybody's. The device remembers whose it is. */
+	let only = $state(recall('juntos-cook') ?? '');
+	const shownCook = $derived(plan.cooks.some((c) => c.id === only) ? only : '');
+	const isShown = (cue: Cue) => shownCook === '' || cue.cook === undefined || cue.cook === shownCook;
 	const now = $derived(view.now.filter(isShown).map(spoken));
 	const next = $derived(view.next.filter(isShown).slice(0, nextShown).map(spoken));
-	const kitchen = $derived(app.situationOf(app.meals.find((m) => m.id === plan.meal) ?? app.meal).kitchen);
+	const kitchen = $derived(app.situationOf(cookedMeal(plan.meal)).kitchen);
 	const on = $derived(
 		view.on.map((o) => ({
 			...o,
-			say: inUnits(wordFilled(o.step.say, o.step), app.measure.now),
+			say: own(wordFilled(o.step.say, o.step)),
+			where: own(
+				[
+					view.plan.lanes.find((l) => l.id === o.step.lane)?.name ?? '',
+					o.step.setting === undefined ? '' : wordSetting(o.step)
+				]
+					.filter((w) => w !== '')
+					.join(' · ')
+			),
 			next: o.next && spoken(o.next)
 		}))
 	);
 	const { wallOf } = running;
-	const plan = $derived(running.run.plan);
-	const partOf = (id: string | undefined) => plan.parts.find((p) => p.id === id);
+	const partOf = (id: string | undefined) => view.plan.parts.find((p) => p.id === id);
 	const toneOf = (id: string) => partOf(id)?.tone ?? 0;
+	const shownPlan = $derived(view.plan);
+	const spokenPlan = $derived(speakPlan(shownPlan, app.measure.now));
 	/** The plan on the table is another than the one being cooked. */
 	const isOther = $derived(
 		app.planning.isCurrent && JSON.stringify(app.planning.plan.steps) !== JSON.stringify(plan.steps)
 	);
 	const hasBegun = $derived(running.hasBegun);
-	/** What is set out for the meal that is cooked. */
-	const bowls = $derived.by(() => {
-		const meal = app.meals.find((m) => m.id === plan.meal);
-		return meal ? bowlsOf(asPlanned(meal, plan), app.techniques) : [];
-	});
+	/** The meal as it is cooked by now: with what failed, and who came. */
+	const meal = $derived(mealDuring(cookedMeal(plan.meal), view, app.techniques));
+	/** What is set out for it. */
+	const bowls = $derived(bowlsOf(asPlanned(meal, shownPlan), app.techniques));
 	/** What goes into the step that a cue begins, what has to stand ready, and whose it is. */
 	function laidOut({ step: id, kind, cook }: Cue): Pick<ComponentProps<typeof NowCard>, 'taken' | 'ready' | 'cook'> {
 		const step = kind === 'start' || kind === 'touch' ? view.plan.steps.find((s) => s.id === id) : undefined;
-		const own = (words: readonly string[]) => words.map((w) => inUnits(w, app.measure.now));
-		const name = plan.cooks.length > 1 ? (plan.cooks.find((c) => c.id === cook)?.name ?? '') : '';
+		const name = view.plan.cooks.length > 1 ? (view.plan.cooks.find((c) => c.id === cook)?.name ?? '') : '';
 		if (!step) return { taken: [], ready: [], cook: name };
-		return { taken: own(wordTaken(step, view.plan, bowls)), ready: own(wordReady(step, view.plan, bowls)), cook: name };
+		return {
+			taken: wordTaken(step, view.plan, bowls).map(own),
+			ready: wordReady(step, view.plan, bowls).map(own),
+			cook: name
+		};
 	}
-	/** What is on that a probe may be in; what each stream says; those that play. */
-	const probed = $derived(
-		on
-			.filter((o) => mayBeProbed(o.step, view.plan.steps))
-			.map(({ step, say }) => ({ step, say, name: partOf(step.part)?.name ?? step.part }))
+
+	/** Hands are free for so long before anything is offered to them, seconds; what cannot be left is laid ready so long before. */
+	const idleFrom = 120;
+	const layReady = 150;
+	const free = $derived(
+		shownCook === '' ? (view.idle.size > 0 ? Math.min(...view.idle.values()) : undefined) : view.idle.get(shownCook)
 	);
-	const told = new SvelteMap<string, Told>();
-	const players = new SvelteMap<string, (seconds: number) => number>();
-	/** Readings that were asked about, by step; those that are being worked out. */
-	const asked: Record<string, number> = {};
-	const asking = new SvelteSet<string>();
-	/** A probe that plays reads this often, seconds. */
-	const playEvery = 10;
-	function play(step: PlannedStep, isOn: boolean): void {
-		const food = isOn ? probedAs(step) : undefined;
-		if (food) players.set(step.id, playing(food, food.medium, step.from));
-		else players.delete(step.id);
-	}
+	const isIdle = $derived(now.every((c) => c.hand === undefined));
+	let offers: readonly Offer[] = $state.raw([]);
+	/** What the offers were asked for: they are asked for again where anything is done, or every two minutes. */
+	const offersFor = $derived(
+		hasBegun && !view.isOver && isIdle && free !== undefined && free > idleFrom
+			? `${running.run.events.length} ${Math.floor(view.clock / idleFrom)}`
+			: ''
+	);
 	$effect(() => {
-		const { now } = running;
+		const key = offersFor;
 		untrack(() => {
-			for (const { step } of probed) {
-				const readings = readingsIn(step, view.readings);
-				const player = players.get(step.id);
-				const at = now - step.from;
-				if (player && at - (readings.at(-1)?.[0] ?? -Infinity) >= playEvery)
-					running.probe(step.part, Number(player(at).toFixed(1)));
-			}
+			offers = [];
+			if (key === '') return;
+			const standing = running.stands();
+			void app.planning.offers(situationOf(plan.meal, view), standing).then((found) => {
+				if (key === offersFor) offers = found;
+			});
 		});
 	});
-	$effect(() => {
-		for (const { step } of probed) {
-			const readings = readingsIn(step, view.readings);
-			const isAsked = untrack(() => asking.has(step.id));
-			if (readings.length === 0 || asked[step.id] === readings.length || isAsked) continue;
-			asked[step.id] = readings.length;
-			untrack(() => asking.add(step.id));
-			void app.planning
-				.probe(
-					step,
-					readings,
-					untrack(() => running.now - step.from)
-				)
-				.then((answer) => {
-					asking.delete(step.id);
-					if (answer) told.set(step.id, answer);
-				});
-		}
+	const offered = $derived(
+		offers.flatMap((o) => {
+			const step = view.plan.steps.find((s) => s.id === o.step);
+			const isTheirs = shownCook === '' || step?.hands.some((h) => h.cook === shownCook);
+			if (!step || !isTheirs) return [];
+			return [{ ...o, say: own(wordFilled(step.say, step)), part: partOf(step.part)?.name ?? '' }];
+		})
+	);
+	const ahead = $derived(
+		view.next.filter(isShown).flatMap((cue) => {
+			const step = cue.kind === 'start' ? view.plan.steps.find((s) => s.id === cue.step) : undefined;
+			const seconds = cue.at - view.clock;
+			if (step?.bound !== true || seconds > layReady) return [];
+			const ready = wordReady(step, view.plan, bowls).map(own);
+			return ready.length === 0 ? [] : [{ step: step.id, say: own(wordFilled(step.say, step)), in: seconds, ready }];
+		})
+	);
+
+	let life: ReturnType<typeof LifeDialog> | undefined = $state();
+	/** Parts that may fail: of the meal, as long as they are not out. */
+	const mayFail = $derived(
+		meal.parts
+			.filter((p) => !view.served.has(p.course))
+			.map((p): MayFail => {
+				const technique = app.techniques.get(p.technique);
+				const others = [...app.techniques.values()].filter(
+					(t) => t.makes !== undefined && t.makes === technique?.makes && t.id !== p.technique
+				);
+				const styled = technique?.parameters.find((x) => x.options !== undefined && x.options.length > 1);
+				const usual = styled && (p.settings[styled.id] ?? styled.usual);
+				const values = styled?.options?.filter((o) => o.value !== usual) ?? [];
+				return {
+					id: p.id,
+					name: p.name,
+					covers: eatenBy(p, meal),
+					others: others.slice(0, 3).map(({ id, name }) => ({ id, name })),
+					wish:
+						styled && values.length > 0
+							? {
+									parameter: styled.id,
+									name: styled.name,
+									values: values.map((o) => ({ value: o.value, words: o.say }))
+								}
+							: undefined
+				};
+			})
+	);
+	const mayBeOut = $derived(
+		kitchen.stations
+			.filter((s) => stationRow(s.kind).isHot)
+			.map(({ id, name }) => ({ id, name, isOut: view.away.has(id) }))
+	);
+	async function price(happening: Happening): Promise<string> {
+		const { facts, standing } = running.asIf(happening);
+		const found = await app.planning.preview(situationOf(plan.meal, facts), standing);
+		if ('steps' in found) return own(wordPrice(view.plan, found));
+		return found[0] ?? 'no plan in a moment';
+	}
+	/** What is told of may be gone from the plan by then. */
+	const everKnown = $derived({
+		...view.plan,
+		steps: [...view.plan.steps, ...plan.steps],
+		parts: [...view.plan.parts, ...plan.parts]
 	});
+	const reason = $derived(
+		running.reason ? own(wordHappening(running.reason, everKnown, (at) => wallOf(planClock(running.run, at)))) : ''
+	);
+
+	/** Ways in which cues reach a cook, besides the screen. */
+	const signalWords: Readonly<Record<SignalKind, string>> = {
+		voice: 'Voice',
+		sound: 'Sound',
+		shake: 'Shake',
+		awake: 'Stay awake'
+	};
+	let signals: ReadonlySet<SignalKind> = $state.raw(
+		new Set(signalKinds.filter((k) => (recall('juntos-signals') ?? 'awake').split(' ').includes(k)))
+	);
+	let possible: ReadonlySet<SignalKind> = $state.raw(new Set());
+	function switchSignal(kind: SignalKind): void {
+		signals = new Set(signalKinds.filter((k) => signals.has(k) !== (k === kind)));
+		remember('juntos-signals', [...signals].join(' '));
+	}
+	/** What was said of this run; what a screen reader is told now. */
+	let said: Said = new Map();
+	let heard = $state('');
+	$effect(() => {
+		const due = view.now.filter(isShown);
+		const told = toSay(due, view.clock, said);
+		said = told.said;
+		if (told.say.length === 0 || !hasBegun) return;
+		const text = told.say.map((c) => spoken(c).say).join('. ');
+		untrack(() => {
+			heard = text;
+			signal(text, signals);
+		});
+	});
+	$effect(() => (signals.has('awake') && hasBegun && !view.isOver ? stayAwake() : undefined));
+
 	onMount(() => {
+		possible = possibleSignals();
 		return () => {
 			running.stop();
 		};
+	});
+	// Time passes: probes read on.
+	$effect(() => {
+		const { now: clock } = running;
+		untrack(() => {
+			probing.tick(clock);
+		});
 	});
 	// The database opens after the page: a run that was begun is taken up then.
 	let isStarted = false;
@@ -151,24 +264,40 @@
 			});
 	});
 
+	function done(cue: Cue): void {
+		if (cue.kind === 'look' && cue.step !== undefined) running.itIs(cue.step);
+		else running.done(cue.id);
+	}
+	/** Whether a card asks how far a step is. */
+	const mayWait = (cue: Cue) => {
+		const step = view.plan.steps.find((s) => s.id === cue.step);
+		const isSeen = step?.sign !== undefined || step?.pull !== undefined;
+		return cue.kind === 'look' || (cue.kind === 'end' && isSeen && view.begun.has(step.id));
+	};
 	function key(event: KeyboardEvent): void {
 		const command = commandOf(event);
 		if (event.key === ' ' && command) event.preventDefault();
 		const cue = command?.kind === 'done' ? now[command.index] : undefined;
 		const timer = view.on[0];
-		if (cue) running.done(cue.id);
+		const looked = now.find(mayWait);
+		if (cue) done(cue);
 		else if (command?.kind === 'undo') running.undo();
 		else if (command?.kind === 'late' && timer) running.late(timer.step.id, command.seconds);
+		else if (command?.kind === 'notYet' && looked?.step !== undefined) running.notYet(looked.step, command.how);
+		else if (command?.kind === 'life') life?.show();
 	}
 </script>
 
 <svelte:window onkeydown={key} />
 
 <h1 class="out-of-sight">Cook: {plan.name}</h1>
+<p class="out-of-sight" role="status" aria-label="Due">{heard}</p>
 <ClockBar
 	clock={running.now}
-	{plan}
+	plan={view.plan}
 	late={view.late}
+	served={view.served}
+	{free}
 	{wallOf}
 	speed={running.speed}
 	isLive={running.isLive}
@@ -189,53 +318,93 @@
 		: { name: app.meal.name, isPlanned: app.planning.plan.meal === app.meal.id }}
 	{hasBegun}
 	problems={app.planning.isWorking ? [] : app.planning.problems}
-	isChanged={isOther && hasBegun}
+	isChanged={isOther && hasBegun && view.changes.length === 0}
 	trouble={running.trouble}
 	moved={speakMoved(view.moved, view.plan, app.measure.now, wallOf)}
+	{reason}
+	isReplanning={running.isReplanning}
 	onrestart={() => {
 		running.restart(app.planning.plan);
 	}}
+	onrefuse={() => {
+		running.refuse();
+	}}
+	onpin={() => {
+		running.pin(view.moved);
+	}}
 />
 <div class="columns">
-	<section class="now" aria-label="Now">
-		<h2>Now</h2>
-		{#each now as cue, i (cue.id)}
-			<NowCard
-				{cue}
-				digit={i + 1}
-				clock={running.now}
-				tone={partOf(cue.part)?.tone}
-				partName={partOf(cue.part)?.name ?? plan.name}
-				allergens={partOf(cue.part)?.allergens ?? []}
-				{...laidOut(cue)}
-				notFor={wordNotFor(cue, plan)}
-				ondone={() => {
-					running.done(cue.id);
-				}}
-			/>
-		{:else}
-			<p class="calm">
-				{#if view.isOver}Everything is served. {view.done} things done.{:else if hasBegun}Nothing this minute. Wipe the
-					board, look at the pots.{:else}The run begins with the first cue. Start the clock: 1×, faster, or live.{/if}
-			</p>
-		{/each}
-		<div class="back">
-			<button
-				type="button"
-				disabled={!running.canUndo}
-				onclick={() => {
-					running.undo();
-				}}><Undo2 size={20} /> Undo</button
-			>
-			<button
-				type="button"
-				disabled={!hasBegun}
-				onclick={() => {
-					running.restart(app.planning.plan);
-				}}><RotateCcw size={20} /> Begin again</button
-			>
-		</div>
-	</section>
+	<div>
+		<section class="now" aria-label="Now">
+			<h2>Now</h2>
+			<div class="cards" data-many={shownCook === '' && plan.cooks.length > 1}>
+				{#each now as cue, i (cue.id)}
+					<NowCard
+						{cue}
+						digit={i + 1}
+						clock={running.now}
+						tone={partOf(cue.part)?.tone}
+						partName={partOf(cue.part)?.name ?? plan.name}
+						allergens={partOf(cue.part)?.allergens ?? []}
+						{...laidOut(cue)}
+						notFor={wordNotFor(cue, view.plan)}
+						ondone={() => {
+							done(cue);
+						}}
+						onnot={mayWait(cue)
+							? (how) => {
+									if (cue.step !== undefined) running.notYet(cue.step, how);
+								}
+							: undefined}
+					/>
+				{/each}
+			</div>
+			{#if view.isOver}
+				<p class="calm">Everything is served. {view.done} things done.</p>
+			{:else if !hasBegun && now.length === 0}
+				<p class="calm">The run begins with the first cue. Start the clock: 1×, faster, or live.</p>
+			{:else if isIdle || ahead.length > 0}
+				<IdleCard
+					free={isIdle ? free : undefined}
+					offers={offered}
+					{ahead}
+					calm="Nothing this minute. Wipe the board, look at the pots."
+					ontake={(step) => {
+						running.tell({ kind: 'early', step });
+					}}
+				/>
+			{/if}
+			<div class="back">
+				<button
+					type="button"
+					onclick={() => {
+						life?.show();
+					}}><TriangleAlert size={20} aria-hidden="true" /> Life differs</button
+				>
+				<button
+					type="button"
+					disabled={!running.canUndo}
+					onclick={() => {
+						running.undo();
+					}}><Undo2 size={20} /> Undo</button
+				>
+				<button
+					type="button"
+					disabled={!hasBegun}
+					onclick={() => {
+						running.restart(app.planning.plan);
+					}}><RotateCcw size={20} /> Begin again</button
+				>
+			</div>
+		</section>
+		<section aria-label="Where the evening is">
+			<CordSlice plan={spokenPlan} clock={running.now} />
+		</section>
+		<section aria-label="Next">
+			<h2>Next</h2>
+			<NextList {next} clock={running.now} {toneOf} {wallOf} count={nextShown} />
+		</section>
+	</div>
 	<div>
 		<section aria-label="On">
 			<h2>On</h2>
@@ -249,21 +418,28 @@
 				}}
 			/>
 		</section>
-		{#if probed.length > 0}
+		{#if probing.steps.length > 0}
 			<section aria-label="Probes">
 				<h2>Probes</h2>
 				<ProbePanel
-					steps={probed}
+					steps={probing.steps.map((step) => ({
+						step,
+						say: own(wordFilled(step.say, step)),
+						name: partOf(step.part)?.name ?? step.part
+					}))}
 					clock={running.now}
-					readingsOf={(step) => readingsIn(step, view.readings)}
-					{told}
-					playing={new Set(players.keys())}
+					readingsOf={(step) => probing.readingsOf(step)}
+					told={probing.told}
+					playing={new Set(probing.players.keys())}
+					unheeded={probing.unheeded}
 					onread={(step, celsius) => {
 						running.probe(step.part, celsius);
 					}}
-					onplay={play}
-					onfollow={(step: PlannedStep, left: number) => {
-						running.late(step.id, Math.round((running.now + left - step.to) / 15) * 15);
+					onplay={(step, isOn) => {
+						probing.play(step, isOn);
+					}}
+					onheed={(step, isHeeded) => {
+						probing.heed(step, isHeeded);
 					}}
 				/>
 			</section>
@@ -282,6 +458,10 @@
 				/>
 			</section>
 		{/if}
+		<section aria-label="Pass">
+			<h2>At the pass</h2>
+			<PassPanel courses={passOf(view)} clock={running.now} {wallOf} {partOf} />
+		</section>
 		<section aria-label="Who is here">
 			<h2>Who is here</h2>
 			<CrewPanel
@@ -289,9 +469,10 @@
 				{kitchen}
 				{spoken}
 				{wallOf}
-				shown={only}
+				shown={shownCook}
 				onshow={(cook) => {
 					only = cook;
+					remember('juntos-cook', cook === '' ? undefined : cook);
 				}}
 				onleave={(cook) => {
 					if (only === cook) only = '';
@@ -305,12 +486,39 @@
 				}}
 			/>
 		</section>
-		<section aria-label="Next">
-			<h2>Next</h2>
-			<NextList {next} clock={running.now} {toneOf} {wallOf} count={nextShown} />
+		<section aria-label="Signals">
+			<h2>How cues reach you</h2>
+			<CookOptions
+				kinds={signalKinds.map((kind) => ({ kind, words: signalWords[kind], isPossible: possible.has(kind) }))}
+				on={signals}
+				onswitch={switchSignal}
+			/>
 		</section>
 	</div>
 </div>
+<LifeDialog
+	bind:this={life}
+	on={on.map(({ step, say }) => ({ id: step.id, say }))}
+	parts={mayFail}
+	stations={mayBeOut}
+	cooks={view.plan.cooks}
+	courses={view.plan.services
+		.filter((s) => !view.served.has(s.course))
+		.map(({ course, name, at }) => ({ id: course, name, at }))}
+	covers={meal.covers}
+	{wallOf}
+	ontell={(happening) => {
+		if (happening.kind === 'note') running.note(happening.text);
+		else running.tell(happening);
+	}}
+	onleave={(cook, seconds) => {
+		running.leave(cook, seconds);
+	}}
+	onserve={(course, clock) => {
+		running.serveAt(course, clock);
+	}}
+	onprice={price}
+/>
 
 <style>
 	.columns {
@@ -323,12 +531,18 @@
 	h2 {
 		margin-bottom: var(--space-2);
 	}
-	section + section {
-		margin-top: var(--space-4);
-	}
+	section + section,
 	.now {
 		display: grid;
 		gap: var(--space-2);
+	}
+	.cards {
+		display: grid;
+		gap: var(--space-2);
+	}
+	.cards[data-many='true'] {
+		grid-template-columns: repeat(auto-fit, minmax(min(24rem, 100%), 1fr));
+		align-items: start;
 	}
 	.calm {
 		padding: var(--space-5);
@@ -339,10 +553,11 @@
 	}
 	.back {
 		display: flex;
+		flex-wrap: wrap;
 		gap: var(--space-2);
 	}
 	.back button {
-		min-height: 56px;
+		min-height: var(--touch-cook);
 	}
 	@media (max-width: 860px) {
 		.columns {

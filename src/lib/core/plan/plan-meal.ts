@@ -55,7 +55,7 @@ function outcome({ kitchen, standing }: PlanRequest, found: Found): PlanOutcome 
 			kind: 'plan',
 			plan,
 			moved: answer.moved ?? [],
-			overruns: standing && before ? overrunsOf(before, plan, standing) : []
+			overruns: standing ? overrunsOf(before, plan, standing) : []
 		};
 	if (answer.status !== 'infeasible') return { kind: 'unknown' };
 	return { kind: 'conflict', conflict: conflictOf(answer.conflict ?? [], compiled.trace, kitchen) };

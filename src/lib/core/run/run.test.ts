@@ -378,7 +378,7 @@ describe('a look that found it not done', () => {
 			return look ? [{ plan, step, look }] : [];
 		})
 	);
-	const at = (plan: Plan, clock: number) => {
+	const at = (plan: (typeof plans)[number], clock: number) => {
 		const run = runUntil(runOf(plan), clock - 1);
 		return { run, instant: instantAt(run, clock) };
 	};

@@ -9,7 +9,7 @@ const atThePass = 2 * 60;
 export function spoilsAt({ kind, at, step: id }: Cue, plan: Pick<Plan, 'steps'>): number {
 	if (kind === 'serve' || kind === 'plate') return at + atThePass;
 	const step = plan.steps.find((s) => s.id === id);
-	if (!step || step.kind !== 'cook' || (kind !== 'end' && kind !== 'touch' && kind !== 'look')) return Infinity;
+	if (step?.kind !== 'cook' || (kind !== 'end' && kind !== 'touch' && kind !== 'look')) return Infinity;
 	// Food on the heat bears about as much as its time is uncertain by.
 	return at + step.sigma * (step.to - step.from);
 }

@@ -5,7 +5,7 @@ import { cuesOf, laterLook, withCues, type Cue } from './cues';
 import { planClock, type Run } from './events';
 import { factsOf, type Facts } from './facts';
 import { byUrgency } from './urgency';
-import { forecastOf, heldUpBy, nextLookAt } from './forecast';
+import { forecastOf, heldUpBy, nextLookAt, type Forecast } from './forecast';
 
 /** Nobody has looked at the run for so long, seconds. */
 const asleep = 15 * 60;
@@ -25,12 +25,17 @@ export interface View {
 	readonly plan: Plan;
 	/** The plan's clock, seconds. */
 	readonly clock: number;
+	/** Seconds until hands are wanted again, by cook; absent: they are wanted now, or never again. */
+	readonly idle: ReadonlyMap<string, number>;
 	/** Due and not done, the most urgent first; in order of time, where nobody was here for long. */
 	readonly now: readonly Cue[];
 	/** To come, in order. */
 	readonly next: readonly Cue[];
 	/** On the heat, in the oven, resting. */
 	readonly on: readonly OnNow[];
+	/** Steps that have begun, and whether they have ended; courses that have gone out. */
+	readonly begun: Forecast['begun'];
+	readonly served: ReadonlySet<string>;
 	readonly done: number;
 	readonly isOver: boolean;
 	/** When each service will be as things stand, seconds after its planned instant. */
@@ -80,6 +85,9 @@ export function viewRun(run: Run, at: number): View {
 		now: wasLeft ? due : byUrgency(due, plan, (step) => heldUpBy(plan, step, aWhile)),
 		next: open.filter((c) => c.at > clock),
 		on: on.sort((a, b) => (a.next?.at ?? a.ends) - (b.next?.at ?? b.ends)),
+		idle: idleIn(open, plan, clock),
+		begun,
+		served: servedIn(facts),
 		done: facts.done.size,
 		isOver: open.length === 0,
 		late: new Map(
@@ -96,6 +104,19 @@ export function viewRun(run: Run, at: number): View {
 	};
 }
 
+/** Until when each cook's hands are free. */
+function idleIn(open: readonly Cue[], { cooks }: Plan, clock: number): ReadonlyMap<string, number> {
+	return new Map(
+		cooks.flatMap(({ id }): [string, number][] => {
+			const first = open.find((c) => c.hand !== undefined && (c.cook === id || c.cook === undefined));
+			return first && first.at > clock ? [[id, first.at - clock]] : [];
+		})
+	);
+}
+
+const servedIn = ({ plan, done }: Facts): ReadonlySet<string> =>
+	new Set(plan.services.flatMap((s) => (done.has(`${s.course}#serve`) ? [s.course] : [])));
+
 const plannedAt = ({ plan }: Run, course: string) => plan.services.find((s) => s.course === course)?.at;
 /** When a course was wanted at last, where that was said during the run. */
 const askedAt = ({ changes }: Facts, course: string) =>
@@ -106,7 +127,7 @@ export function standingOf(run: Run, at: number): Standing {
 	const now = Math.floor(planClock(run, at));
 	const facts = factsOf(run);
 	const { plan, begun } = forecastOf(facts, now);
-	const served = plan.services.filter((s) => facts.done.has(`${s.course}#serve`)).map((s) => s.course);
+	const served = [...servedIn(facts)];
 	const breaks = facts.breaks.filter((b) => b.to > now);
 	return {
 		plan,

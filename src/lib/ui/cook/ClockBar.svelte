@@ -10,6 +10,10 @@
 		plan: Plan;
 		/** Seconds after its planned instant that each course will be, by course. */
 		late: ReadonlyMap<string, number>;
+		/** Courses that are out. */
+		served: ReadonlySet<string>;
+		/** Seconds until hands are wanted; absent: now, or not any more. */
+		free: number | undefined;
 		/** What clocks show at a time of the plan. */
 		wallOf: (clock: number) => number;
 		speed: number;
@@ -18,12 +22,13 @@
 		onskip: () => void;
 		onlive: () => void;
 	}
-	const { clock, plan, late, wallOf, speed, isLive, onspeed, onskip, onlive }: Props = $props();
+	const { clock, plan, late, served, free, wallOf, speed, isLive, onspeed, onskip, onlive }: Props = $props();
 
 	const speeds = [1, 10, 60];
-	const next = $derived(plan.services.find((s) => s.at + (late.get(s.course) ?? 0) > clock) ?? plan.services.at(-1));
+	/** The plan is as it will go: what is late is so in its services already. */
+	const next = $derived(plan.services.find((s) => !served.has(s.course)) ?? plan.services.at(-1));
 	const by = $derived(next ? (late.get(next.course) ?? 0) : 0);
-	const toGo = $derived(next ? next.at + by - clock : 0);
+	const toGo = $derived(next ? next.at - clock : 0);
 </script>
 
 <section class="bar" aria-label="Clock">
@@ -33,11 +38,17 @@
 		{#if next}
 			<p class="count">{toGo >= 0 ? '−' : '+'}{formatCount(toGo)}</p>
 			<p>
-				to {next.name.toLowerCase()}, {formatClock(wallOf(next.at + by))}
+				to {next.name.toLowerCase()}, {formatClock(wallOf(next.at))}
 				{#if by > 0}<strong class="late">{formatDuration(by)} late</strong>{/if}
 			</p>
 		{/if}
 	</div>
+	{#if free !== undefined && free < 4 * 3600}
+		<div class="service">
+			<p class="count">{formatCount(free)}</p>
+			<p>until hands are wanted</p>
+		</div>
+	{/if}
 	<div class="speeds" role="group" aria-label="Demo clock">
 		<span>{isLive ? 'Wall clock' : 'Demo clock'}</span>
 		<button

@@ -2,6 +2,7 @@
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
 	import type { SpokenCue } from '../../core/words/speak';
+	import type { HowFar } from '../../core/run/looks';
 	import { formatCount } from '../../core/units/time';
 
 	interface Props {
@@ -21,8 +22,17 @@
 		/** Guests whom it is not for, and why, in few words. */
 		notFor: readonly string[];
 		ondone: () => void;
+		/** It is looked at, and not done: how far it is. Absent: there is nothing to look at. */
+		onnot?: ((how: NonNullable<HowFar>) => void) | undefined;
 	}
-	const { cue, digit, clock, tone, partName, allergens, taken, ready, cook, notFor, ondone }: Props = $props();
+	const { cue, digit, clock, tone, partName, allergens, taken, ready, cook, notFor, ondone, onnot }: Props = $props();
+
+	const isLook = $derived(cue.kind === 'look');
+	const notYet = [
+		{ how: 'nearly', words: 'Nearly' },
+		{ how: 'half way', words: 'Half way' },
+		{ how: 'far', words: 'Far from it' }
+	] as const;
 
 	const isBusy = $derived(cue.until - cue.at > 90);
 	const left = $derived(cue.until - clock);
@@ -50,10 +60,23 @@
 					late
 				)}{:else}now{/if}
 		</p>
-		<button type="button" onclick={ondone} aria-label="Done: {cue.say}"
-			><Check size={30} aria-hidden="true" /> Done</button
+		<button class="done" type="button" onclick={ondone} aria-label="{isLook ? 'It is' : 'Done'}: {cue.say}"
+			><Check size={30} aria-hidden="true" /> {isLook ? 'It is' : 'Done'}</button
 		>
 	</div>
+	{#if onnot}
+		<div class="not" role="group" aria-label="Not yet: {cue.say}">
+			<span>Not yet:</span>
+			{#each notYet as { how, words } (how)}
+				<button
+					type="button"
+					onclick={() => {
+						onnot(how);
+					}}>{words}</button
+				>
+			{/each}
+		</div>
+	{/if}
 </article>
 
 <style>
@@ -87,6 +110,9 @@
 		font-size: clamp(1.5rem, 3vw, 2.1rem);
 		line-height: 1.15;
 	}
+	article:first-child h3 {
+		font-size: clamp(1.7rem, 3.4vw, 2.7rem);
+	}
 	.where {
 		margin-top: var(--space-1);
 		font-size: var(--text-l);
@@ -117,7 +143,20 @@
 	article[data-late='true'] .count {
 		color: var(--alarm);
 	}
-	button {
+	.not {
+		display: flex;
+		flex-wrap: wrap;
+		grid-column: 1 / -1;
+		align-items: center;
+		gap: var(--space-2);
+		font-size: var(--text-l);
+	}
+	.not button {
+		flex: 1 1 7rem;
+		min-height: var(--touch-cook);
+		font-size: var(--text-l);
+	}
+	.done {
 		min-height: var(--touch-cook);
 		min-width: 8.5rem;
 		border: 0;
@@ -126,7 +165,7 @@
 		font-size: var(--text-l);
 		font-weight: 700;
 	}
-	button:hover:not(:disabled) {
+	.done:hover:not(:disabled) {
 		background: var(--herb-fill);
 		filter: brightness(1.1);
 	}

@@ -18,13 +18,12 @@
 		playing: ReadonlySet<string>;
 		onread: (step: PlannedStep, celsius: number) => void;
 		onplay: (step: PlannedStep, isOn: boolean) => void;
-		/** The step ends so many seconds from now. */
-		onfollow: (step: PlannedStep, left: number) => void;
+		/** Steps that stay as they are planned, whatever is read. */
+		unheeded: ReadonlySet<string>;
+		onheed: (step: PlannedStep, isHeeded: boolean) => void;
 	}
-	const { steps, clock, readingsOf, told, playing, onread, onplay, onfollow }: Props = $props();
+	const { steps, clock, readingsOf, told, playing, unheeded, onread, onplay, onheed }: Props = $props();
 	const units = getUnits();
-	/** Moves of less than a minute are not worth a new plan, seconds. */
-	const worth = 60;
 
 	/** Readings, what is foretold and its band, as a picture 300 by 90. */
 	function pictureOf(step: PlannedStep, { curve, pull }: Told, readings: readonly Reading[]) {
@@ -73,7 +72,6 @@
 			</div>
 			{#if found && last}
 				{@const left = Math.max(0, found.left.p50 - (clock - step.from - last[0]))}
-				{@const moved = Math.round(clock + left - step.to)}
 				<p class="told" aria-live="polite">
 					{#if left < 15}Out now{:else}Out in <strong>{formatDuration(left)}</strong>{/if}
 					<span class="soft"
@@ -90,14 +88,15 @@
 					{#each picture.dots as dot, i (i)}<circle cx={dot.x} cy={dot.y} r="2" />{/each}
 				</svg>
 				{#if found.doubt}<p class="warning">{wordDoubt(found.doubt)}</p>{/if}
-				{#if Math.abs(moved) >= worth}
-					<button
-						type="button"
-						onclick={() => {
-							onfollow(step, left);
-						}}>Plan with that: {moved > 0 ? '+' : '−'}{formatDuration(Math.abs(moved))}</button
-					>
-				{/if}
+				<label>
+					<input
+						type="checkbox"
+						checked={!unheeded.has(step.id)}
+						onchange={(event) => {
+							onheed(step, event.currentTarget.checked);
+						}}
+					/> The plan follows it
+				</label>
 			{/if}
 		</li>
 	{/each}
@@ -107,9 +106,12 @@
 	ul {
 		display: grid;
 		gap: var(--space-2);
-		margin: 0;
-		padding: 0;
-		list-style: none;
+	}
+	label {
+		display: inline-flex;
+		align-items: center;
+		gap: var(--space-2);
+		min-height: var(--touch-cook);
 	}
 	li {
 		display: grid;

@@ -12,9 +12,27 @@
 		isChanged: boolean;
 		trouble: string | undefined;
 		moved: string;
+		/** Why it was planned anew; empty where there is nothing to say. */
+		reason: string;
+		isReplanning: boolean;
 		onrestart: () => void;
+		onrefuse: () => void;
+		onpin: () => void;
 	}
-	const { cooked, open, hasBegun, problems, isChanged, trouble, moved, onrestart }: Props = $props();
+	const {
+		cooked,
+		open,
+		hasBegun,
+		problems,
+		isChanged,
+		trouble,
+		moved,
+		reason,
+		isReplanning,
+		onrestart,
+		onrefuse,
+		onpin
+	}: Props = $props();
 </script>
 
 {#if open}
@@ -40,8 +58,20 @@
 {/if}
 <div role="status">
 	{#if trouble}<p>{trouble}</p>{/if}
-	{#if moved !== ''}<p>Replanned: {moved}.</p>{/if}
+	{#if moved !== ''}
+		<p class="moved">
+			<span
+				>Replanned: {moved}.{#if reason !== ''}&nbsp;Because {reason}.{/if}</span
+			>
+		</p>
+	{:else if reason !== ''}<p class="moved"><span>Because {reason}: nothing else has to move.</span></p>{/if}
 </div>
+{#if moved !== '' && !isReplanning}
+	<div class="answer">
+		<button type="button" onclick={onrefuse}>Keep it as it was</button>
+		<button type="button" onclick={onpin}>Good, and leave these where they are</button>
+	</div>
+{/if}
 
 <style>
 	p {
@@ -54,6 +84,15 @@
 		border-left: 6px solid var(--saffron);
 		border-radius: var(--corner);
 		background: var(--saffron-wash);
+	}
+	.answer {
+		display: flex;
+		flex-wrap: wrap;
+		gap: var(--space-2);
+		margin-top: var(--space-1);
+	}
+	.answer button {
+		min-height: var(--touch-cook);
 	}
 	.none {
 		border-color: var(--alarm);

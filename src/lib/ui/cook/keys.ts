@@ -4,7 +4,13 @@ export type RunCommand =
 	/** The cue so far down the list of what is now, from 0, is done. */
 	| { readonly kind: 'done'; readonly index: number }
 	| { readonly kind: 'undo' }
-	| { readonly kind: 'late'; readonly seconds: number };
+	| { readonly kind: 'late'; readonly seconds: number }
+	/** What is looked at is not done. */
+	| { readonly kind: 'notYet'; readonly how: 'nearly' | 'half way' | 'far' }
+	/** Something is different from the plan. */
+	| { readonly kind: 'life' };
+
+const notYet = { n: 'nearly', h: 'half way', f: 'far' } as const;
 
 const isIn = (target: EventTarget | null, selector: string) =>
 	target instanceof HTMLElement && target.closest(selector) !== null;
@@ -21,6 +27,8 @@ export function commandOf(event: KeyboardEvent): RunCommand | undefined {
 	if (key === ' ') return isIn(target, 'button, summary, a') ? undefined : { kind: 'done', index: 0 };
 	if (/^[1-9]$/.test(key)) return { kind: 'done', index: Number(key) - 1 };
 	if (key === 'u') return { kind: 'undo' };
+	if (key === 'l') return { kind: 'life' };
+	if (key === 'n' || key === 'h' || key === 'f') return { kind: 'notYet', how: notYet[key] };
 	if (key === '+' || key === '-') return { kind: 'late', seconds: key === '+' ? 60 : -60 };
 	return undefined;
 }

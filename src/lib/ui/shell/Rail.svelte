@@ -1,6 +1,7 @@
 <!-- The iron rail along the top, from which the places hang; on a phone it lies at the bottom. -->
 <script lang="ts">
 	import Moon from '@lucide/svelte/icons/moon';
+	import MoonStar from '@lucide/svelte/icons/moon-star';
 	import Redo2 from '@lucide/svelte/icons/redo-2';
 	import Search from '@lucide/svelte/icons/search';
 	import Sun from '@lucide/svelte/icons/sun';
@@ -25,7 +26,8 @@
 	const themes = {
 		auto: { next: 'light', name: 'as the device has it', icon: SunMoon },
 		light: { next: 'dark', name: 'light', icon: Sun },
-		dark: { next: 'auto', name: 'dark', icon: Moon }
+		dark: { next: 'dim', name: 'dark', icon: Moon },
+		dim: { next: 'auto', name: 'dim, for a kitchen with the lamps low', icon: MoonStar }
 	} as const;
 	const ThemeIcon = $derived(themes[theme].icon);
 </script>
