@@ -16,6 +16,7 @@ const layers = {
 	'core/plan/': 'core/((plan|timing|heat|model|foods|units|safety)/|issues[.]ts)',
 	'core/words/': 'core/((words|questions|plan|timing|heat|model|foods|units|safety|run|probe)/|issues[.]ts)',
 	'core/run/': 'core/((run|plan|model|units|timing|probe|heat|foods|learn)/|issues[.]ts)',
+	'core/rehearse/': 'core/((rehearse|run|plan|model|learn|units|heat)/|issues[.]ts)',
 	'core/plan/solve/': 'core/(plan/solve/|plan/problem[.]ts|units/)',
 	'core/plan/check.ts': 'core/plan/problem[.]ts',
 	'(data|workers)/': '(core|data|workers)/'

@@ -169,3 +169,50 @@ test('a cook’s own screen: only their cues, remembered by the device', async (
 	await page.reload();
 	await expect(page.getByRole('button', { name: 'Voice', exact: true })).toHaveAttribute('aria-pressed', 'true');
 });
+
+test('training: a whole supper at 60×, ten mishaps an hour, nothing of it kept; served, and what was lost is told', async ({
+	page
+}) => {
+	test.setTimeout(400_000);
+	await open(page, '/cook');
+	await planned(page);
+	await page.getByText('Train on this evening').click();
+	const rate = page.getByLabel('Mishaps an hour', { exact: true });
+	await rate.fill('10');
+	await rate.press('Enter');
+	await page.getByRole('button', { name: 'Begin the training' }).click();
+	await expect(page.getByText('nothing of this evening is kept')).toBeVisible();
+	await page.getByRole('button', { name: '60×' }).click();
+	let mishaps = 0;
+	const how = page.getByRole('region', { name: 'How it went' });
+	await expect(async () => {
+		for (let i = 0; i < 25 && !(await how.isVisible()); i++) {
+			const wrong = page.getByRole('button', { name: /^So it is: / });
+			if ((await wrong.count()) > 0) {
+				await wrong.first().click({ timeout: 5000 });
+				mishaps++;
+				continue;
+			}
+			const card = now(page).getByRole('article').first();
+			if ((await card.count()) === 0) {
+				await skip(page).click({ timeout: 5000 });
+				continue;
+			}
+			// As a cook would: what is not done is said to be not done, once or twice.
+			const seen = await card.getByText(/^You see: /).allInnerTexts();
+			const not = card.getByRole('button', { name: 'Nearly' });
+			if (seen[0]?.includes('nearly') && (await not.count()) > 0) await not.click({ timeout: 5000 });
+			else await card.getByRole('button', { name: /^(Done|It is): / }).click({ timeout: 5000 });
+		}
+		await expect(how).toBeVisible({ timeout: 200 });
+	}).toPass({ timeout: 330_000 });
+	expect(mishaps).toBeGreaterThan(9);
+	await expect(how.getByText(/cues were/)).toBeVisible();
+	await expect(how.getByText('What happened')).toBeVisible();
+	await expect(now(page).getByRole('article')).toHaveCount(0);
+	await page.getByRole('button', { name: 'End the training' }).click();
+	await expect(now(page).getByText('The run begins with the first cue')).toBeVisible();
+	await page.reload();
+	await page.locator('main[data-ready="true"]').waitFor();
+	await expect(now(page).getByText('The run begins with the first cue')).toBeVisible();
+});

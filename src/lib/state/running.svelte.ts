@@ -17,6 +17,7 @@ import { cuesOf } from '../core/run/cues';
 import { factsOf, type Facts } from '../core/run/facts';
 import type { HowFar } from '../core/run/looks';
 import { standingOf, viewRun, type View } from '../core/run/view';
+import type { Training } from '../core/rehearse/training';
 import { minute } from '../core/units/time';
 import { clockAt, dateAt, instantOf } from '../core/units/zoned';
 import type { RunKeeping } from './run-keeping';
@@ -70,6 +71,7 @@ function isSamePlan(a: Plan, b: Plan): boolean {
 	if (a === b) return true;
 	return (
 		a.meal === b.meal &&
+		a.objective === b.objective &&
 		a.steps.length === b.steps.length &&
 		a.services.every((s, i) => s.at === b.services[i]?.at) &&
 		a.steps.every((s, i) => {
@@ -105,6 +107,8 @@ export class Running {
 	/** Why the last replan was not to be had, in words. */
 	trouble: string | undefined = $state();
 	isReplanning = $state(false);
+	/** The evening that is only played, if one is. */
+	training: Training | undefined = $state.raw();
 
 	/** Whether somebody has set the clock, and whether to where the next cue was. */
 	private isSet = false;
@@ -144,6 +148,27 @@ export class Running {
 		clearInterval(this.timer);
 		this.deafen?.();
 		this.commit();
+	}
+
+	/** Play an evening of this plan: nothing of it is kept, and the run that was on waits. */
+	train(plan: Plan, training: Training): void {
+		this.training = training;
+		this.isSet = false;
+		this.replans++;
+		this.offer = undefined;
+		this.run = this.newRun(plan);
+		this.ticking = this.beforeFirst(this.run);
+	}
+
+	/** Back from a played evening to the run that is kept, if there is one. */
+	endTraining(plan: Plan): void {
+		this.training = undefined;
+		this.isSet = false;
+		this.replans++;
+		this.offer = undefined;
+		this.run = this.newRun(plan);
+		this.ticking = this.beforeFirst(this.run);
+		void this.takeUp();
 	}
 
 	/** Begin again, with another plan; what was done so far stays in the log of the run before. */
@@ -390,18 +415,19 @@ export class Running {
 	private append(event: RunEvent): void {
 		if (this.run.events.length === 0) this.keepHead();
 		this.run = { ...this.run, events: [...this.run.events, event] };
-		this.keeping?.add(this.run.run, event);
+		if (!this.training) this.keeping?.add(this.run.run, event);
 	}
 
 	private keepHead(): void {
 		this.run = { ...this.run, clock: this.ticking.clock };
-		this.keeping?.keepHead(this.run);
+		if (!this.training) this.keeping?.keepHead(this.run);
 	}
 
 	/** The run of this meal as it lies in the database. */
 	private async takeUp(): Promise<void> {
+		if (this.training) return;
 		const kept = await this.keeping?.load(this.run.id);
-		if (!kept) return;
+		if (!kept || this.training) return;
 		const isOther = kept.run !== this.run.run;
 		const events = isOther ? kept.events : merged(kept.events, this.run.events);
 		// A clock that was set before anything was done is taken up; the plan is the one on the table.
@@ -413,6 +439,7 @@ export class Running {
 
 	/** Events that another tab has added. */
 	private async catchUp(): Promise<void> {
+		if (this.training) return;
 		const { run } = this.run;
 		const theirs = (await this.keeping?.events(run)) ?? [];
 		if (this.run.run === run) this.run = { ...this.run, events: [...merged(this.run.events, theirs)] };

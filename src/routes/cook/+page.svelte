@@ -13,7 +13,9 @@
 	import { toSay, type Said } from '$lib/core/run/announce';
 	import type { Cue } from '$lib/core/run/cues';
 	import { kitchenDuring, mealDuring } from '$lib/core/run/during';
-	import { planClock, type Happening } from '$lib/core/run/events';
+	import { debriefOf } from '$lib/core/run/debrief';
+	import { mishapsOf, seenAfter, trueLength, type Seen } from '$lib/core/rehearse/training';
+	import { instantAt, planClock, type Happening, type RunEvent } from '$lib/core/run/events';
 	import type { Facts } from '$lib/core/run/facts';
 	import { passOf } from '$lib/core/run/pass';
 	import { nextHelper } from '$lib/core/run/posts';
@@ -43,6 +45,8 @@
 	import PassPanel from '$lib/ui/cook/PassPanel.svelte';
 	import ProbePanel from '$lib/ui/cook/ProbePanel.svelte';
 	import RunNotes from '$lib/ui/cook/RunNotes.svelte';
+	import DebriefPanel from '$lib/ui/cook/DebriefPanel.svelte';
+	import TrainingPanel from '$lib/ui/cook/TrainingPanel.svelte';
 
 	const app = getApp();
 	/** The meal that is cooked: another may have been opened meanwhile. */
@@ -155,6 +159,22 @@
 		})
 	);
 
+	/** The evening that is played, where one is: what goes wrong in it by now, and has not been taken in. */
+	let taken: readonly string[] = $state.raw([]);
+	const mishaps = $derived(
+		running.training
+			? mishapsOf(running.training, plan, cookedMeal(plan.meal), (clock) => instantAt(running.run, clock))
+			: []
+	);
+	const wrong = $derived(mishaps.filter((m) => m.at <= view.clock && !taken.includes(m.id)));
+	/** What a cook would see of a step that is played. */
+	function seenOf({ kind, step: id }: Cue): Seen | undefined {
+		const [step, begun] = [view.plan.steps.find((s) => s.id === id), view.begun.get(id ?? '')];
+		if (!running.training || !step || !begun || (kind !== 'look' && kind !== 'end')) return undefined;
+		return seenAfter(trueLength(running.training, step), view.clock - begun.from);
+	}
+	const debrief = $derived(view.isOver ? debriefOf(running.run, running.at) : undefined);
+
 	let life: ReturnType<typeof LifeDialog> | undefined = $state();
 	/** Parts that may fail: of the meal, as long as they are not out. */
 	const mayFail = $derived(
@@ -201,9 +221,16 @@
 		steps: [...view.plan.steps, ...plan.steps],
 		parts: [...view.plan.parts, ...plan.parts]
 	});
-	const reason = $derived(
-		running.reason ? own(wordHappening(running.reason, everKnown, (at) => wallOf(planClock(running.run, at)))) : ''
-	);
+	const wordEvent = (event: RunEvent) =>
+		own(wordHappening(event, everKnown, (at) => wallOf(planClock(running.run, at))));
+	/** A mishap is told as what it would be in the log. */
+	const wordMishap = (happening: Happening) => wordEvent({ ...happening, id: 'mishap', at: running.at, by: '' });
+	const reason = $derived(running.reason ? wordEvent(running.reason) : '');
+	const nameOfCue = (id: string | undefined, part: string | undefined) => {
+		const step = everKnown.steps.find((s) => s.id === id);
+		const name = everKnown.parts.find((p) => p.id === part)?.name ?? plan.name;
+		return step ? `${own(wordFilled(step.say, step))} (${name})` : name;
+	};
 
 	/** Ways in which cues reach a cook, besides the screen. */
 	const signalWords: Readonly<Record<SignalKind, string>> = {
@@ -244,7 +271,7 @@
 	});
 	// Time passes: probes read on.
 	$effect(() => {
-		const { now: clock } = running;
+		const { clock } = running.view;
 		untrack(() => {
 			probing.tick(clock);
 		});
@@ -333,6 +360,23 @@
 		running.pin(view.moved);
 	}}
 />
+<TrainingPanel
+	isOn={running.training !== undefined}
+	{hasBegun}
+	mishaps={wrong.map(({ id, happening }) => ({ id, say: `${wordMishap(happening)}.` }))}
+	onbegin={(seed, rate) => {
+		taken = [];
+		running.train(app.planning.plan, { seed, mishaps: rate });
+	}}
+	onend={() => {
+		running.endTraining(app.planning.plan);
+	}}
+	ontake={(id) => {
+		taken = [...taken, id];
+		const happening = wrong.find((m) => m.id === id)?.happening;
+		if (happening) running.tell(happening);
+	}}
+/>
 <div class="columns">
 	<div>
 		<section class="now" aria-label="Now">
@@ -348,6 +392,7 @@
 						allergens={partOf(cue.part)?.allergens ?? []}
 						{...laidOut(cue)}
 						notFor={wordNotFor(cue, view.plan)}
+						seen={seenOf(cue)}
 						ondone={() => {
 							done(cue);
 						}}
@@ -361,6 +406,15 @@
 			</div>
 			{#if view.isOver}
 				<p class="calm">Everything is served. {view.done} things done.</p>
+				{#if debrief}
+					<DebriefPanel
+						courses={debrief.courses}
+						cues={debrief.cues}
+						late={debrief.late.map(({ cue, step, part, seconds }) => ({ cue, seconds, say: nameOfCue(step, part) }))}
+						parts={debrief.parts.map((p) => ({ ...p, name: partOf(p.part)?.name ?? p.part }))}
+						happened={debrief.happened.map(wordEvent).filter((w) => w !== '')}
+					/>
+				{/if}
 			{:else if !hasBegun && now.length === 0}
 				<p class="calm">The run begins with the first cue. Start the clock: 1×, faster, or live.</p>
 			{:else if isIdle || ahead.length > 0}

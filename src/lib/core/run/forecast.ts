@@ -211,7 +211,25 @@ function begunOf(facts: Facts, now: number): ReadonlyMap<string, Begun> {
 			return before.length > 0 && !isNear(step.from, ready, ready) ? ready : at;
 		}
 	}
-	return found;
+	return withFollowed(found, plan);
+}
+
+/** What comes after a step has begun: then that step is over, whether somebody said so or not. */
+function withFollowed(found: ReadonlyMap<string, Begun>, { steps }: Plan): ReadonlyMap<string, Begun> {
+	const planned = new Map(steps.map((s) => [s.id, s]));
+	const over = new Map(found);
+	for (const next of steps) {
+		const follower = found.get(next.id);
+		if (!follower) continue;
+		for (const id of next.after) {
+			const [before, begun] = [planned.get(id), over.get(id)];
+			// Handwork ends by its own cue; what overlaps by plan goes on.
+			const isOpen = begun?.hasEnded === false && before?.hands.every((h) => !h.whole) === true;
+			if (!isOpen || before.to > next.from) continue;
+			over.set(id, { ...begun, to: Math.max(begun.from, Math.min(begun.to, follower.from)), hasEnded: true });
+		}
+	}
+	return over;
 }
 
 /** A step at other times: touches still to come move with its start or its end, those done stay. */

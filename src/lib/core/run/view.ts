@@ -67,9 +67,13 @@ export function viewRun(run: Run, at: number): View {
 		return step && at !== undefined ? [laterLook(step, looked.looks.length, at)] : [];
 	});
 	const cues = withCues(cuesOf(plan), looks);
-	// A step that is over asks for nothing but its own end.
-	const isPast = ({ kind, step }: Cue) =>
-		(kind === 'look' || kind === 'touch') && step !== undefined && begun.get(step)?.hasEnded === true;
+	const whole = new Set(plan.steps.flatMap((s) => (s.hands.some((h) => h.whole) ? [s.id] : [])));
+	/** What has begun needs no beginning, what is over asks for nothing: handwork alone waits for its one cue. */
+	const isPast = ({ kind, step }: Cue) => {
+		const b = step === undefined || whole.has(step) ? undefined : begun.get(step);
+		if (!b || kind === 'oven') return false;
+		return b.hasEnded || kind === 'start';
+	};
 	const open = cues.filter((c) => !facts.done.has(c.id) && !isPast(c));
 	const due = open.filter((c) => c.at <= clock);
 	// Nobody was here for long: what came due is asked about in its order.

@@ -21,11 +21,14 @@
 		cook: string;
 		/** Guests whom it is not for, and why, in few words. */
 		notFor: readonly string[];
+		/** What is seen of it, where the evening is only played. */
+		seen?: string | undefined;
 		ondone: () => void;
 		/** It is looked at, and not done: how far it is. Absent: there is nothing to look at. */
 		onnot?: ((how: NonNullable<HowFar>) => void) | undefined;
 	}
-	const { cue, digit, clock, tone, partName, allergens, taken, ready, cook, notFor, ondone, onnot }: Props = $props();
+	const { cue, digit, clock, tone, partName, allergens, taken, ready, cook, notFor, seen, ondone, onnot }: Props =
+		$props();
 
 	const isLook = $derived(cue.kind === 'look');
 	const notYet = [
@@ -52,6 +55,7 @@
 				Before you start: {ready.join(' · ')}. Once begun it cannot be left.
 			</p>{:else if taken.length > 0}<p class="ready">{taken.join(' · ')}</p>{/if}
 		{#if cue.sign}<p class="sign">{cue.sign}</p>{/if}
+		{#if seen !== undefined}<p class="seen">You see: {seen === 'far' ? 'far from it' : seen}.</p>{/if}
 		{#each cue.cautions as caution, i (i)}<p class="caution">{caution}</p>{/each}
 	</div>
 	<div class="act">
@@ -125,6 +129,10 @@
 		margin-top: var(--space-1);
 		color: var(--herb);
 		font-size: 1.1rem;
+	}
+	.seen {
+		font-size: var(--text-l);
+		font-weight: 700;
 	}
 	.caution {
 		color: var(--alarm);
