@@ -423,11 +423,16 @@ export class Running {
 		if (!this.training) this.keeping?.keepHead(this.run);
 	}
 
+	private isPlayed(): boolean {
+		return this.training !== undefined;
+	}
+
 	/** The run of this meal as it lies in the database. */
 	private async takeUp(): Promise<void> {
-		if (this.training) return;
+		if (this.isPlayed()) return;
 		const kept = await this.keeping?.load(this.run.id);
-		if (!kept || this.training) return;
+		// Meanwhile a training may have begun.
+		if (!kept || this.isPlayed()) return;
 		const isOther = kept.run !== this.run.run;
 		const events = isOther ? kept.events : merged(kept.events, this.run.events);
 		// A clock that was set before anything was done is taken up; the plan is the one on the table.

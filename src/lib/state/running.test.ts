@@ -368,3 +368,74 @@ describe('a replan', () => {
 		running.stop();
 	});
 });
+
+describe('killed at any instant', () => {
+	test('all taps are there but for one that was under the finger; a second page takes the run up as it was', async () => {
+		await fc.assert(
+			fc.asyncProperty(
+				fc.array(fc.integer({ min: 4, max: 12 }), { minLength: 2, maxLength: 8 }),
+				fc.integer({ min: 0, max: 6 }),
+				async (gaps, last) => {
+					const [base, machine] = [database(), fakeMachine(evening)];
+					const { running } = await page(machine, base);
+					const cues = cuesOf(supper).slice(0, gaps.length);
+					for (const [i, cue] of cues.entries()) {
+						running.done(cue.id);
+						await new Promise((resolve) => setTimeout(resolve, i < cues.length - 1 ? gaps[i] : last));
+					}
+					// Killed: what lies in the database now is all that there is.
+					const kept = [...base.events.values()].flatMap((own) => [...own.values()]);
+					expect(kept.length).toBeGreaterThanOrEqual(cues.length - 1);
+					const left = database();
+					for (const [id, head] of base.heads) left.heads.set(id, head);
+					for (const [id, own] of base.events) left.events.set(id, new Map(own));
+					running.stop();
+					const { running: again } = await page(machine, left);
+					await settled();
+					expect(doneIn(again)).toEqual(kept.flatMap((e) => (e.kind === 'done' ? [e.cue] : [])));
+					again.stop();
+				}
+			),
+			{ numRuns: 50, seed: 19 }
+		);
+	}, 60_000);
+});
+
+test('a training is played beside the run: nothing of it is kept, and the run is there afterwards', async () => {
+	const [base, machine] = [database(), fakeMachine(evening)];
+	const { running } = await page(machine, base);
+	running.skip();
+	const [first] = running.view.now;
+	running.done(first!.id);
+	await settled();
+	const writes = base.state.writes;
+	running.train(supper, { seed: 3, mishaps: 4 });
+	expect(running.hasBegun).toBe(false);
+	running.skip();
+	running.done(running.view.now[0]!.id);
+	running.late(supper.steps[0]!.id, 120);
+	await settled();
+	expect(base.state.writes).toBe(writes);
+	running.endTraining(supper);
+	await settled();
+	expect(doneIn(running)).toEqual([first!.id]);
+	running.stop();
+});
+
+test('what is refused is not in force: the rest stays in its order', async () => {
+	const machine = fakeMachine(evening);
+	const replanner: Replanner = (standing, onPlan) => {
+		onPlan({ ...standing.plan, objective: -1 }, [supper.steps[3]!.id]);
+		return Promise.resolve(undefined);
+	};
+	const { running } = await page(machine, database(), new Set(), { replanner });
+	running.late(supper.steps[0]!.id, 240);
+	await settled();
+	expect(running.view.plan.objective).toBe(-1);
+	expect(running.reason).toMatchObject({ kind: 'late', seconds: 240 });
+	running.refuse();
+	expect(running.view.plan.objective).not.toBe(-1);
+	expect(running.view.moved).toEqual([]);
+	expect(active(running.run.events).map((e) => e.kind)).toEqual(['late']);
+	running.stop();
+});

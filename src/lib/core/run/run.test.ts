@@ -439,3 +439,39 @@ describe('a look that found it not done', () => {
 		}
 	});
 });
+
+test('two tabs, word late and in any order: in the end one run, each cue done once, nothing lost', () => {
+	fc.assert(
+		fc.property(
+			anyPlan,
+			fc.array(fc.tuple(fc.boolean(), fc.nat(3), fc.nat(5)), { minLength: 4, maxLength: 24 }),
+			(plan, acts) => {
+				const logs: Record<'a' | 'b', Run> = { a: runOf(plan), b: runOf(plan) };
+				let clock = plan.from;
+				for (const [isA, wait, what] of acts) {
+					const [own, other] = isA ? (['a', 'b'] as const) : (['b', 'a'] as const);
+					clock += 60 * wait;
+					const at = instantAt(logs[own], clock);
+					const { now: due, next: later } = viewRun(logs[own], at);
+					const cue = due[0] ?? later[0];
+					// Word from the other tab comes now and then.
+					if (what === 0) logs[own] = { ...logs[own], events: [...merged(logs[own].events, logs[other].events)] };
+					else if (what === 1) {
+						const last = undoable(logs[own].events);
+						if (last) logs[own] = withEvent(logs[own], { kind: 'undo', event: last.id }, at, own);
+					} else if (cue) logs[own] = withEvent(logs[own], { kind: 'done', cue: cue.id }, at, own);
+				}
+				const ends = instantAt(logs.a, clock + 60);
+				const joined = [merged(logs.a.events, logs.b.events), merged(logs.b.events, logs.a.events)].map((events) =>
+					viewRun({ ...logs.a, events: [...events] }, ends)
+				);
+				expect(joined[0]).toEqual(joined[1]);
+				const all = merged(logs.a.events, logs.b.events);
+				expect(all).toHaveLength(new Set([...logs.a.events, ...logs.b.events].map((e) => e.id)).size);
+				const done = active(all).flatMap((e) => (e.kind === 'done' ? [e.cue] : []));
+				expect(factsOf({ ...logs.a, events: [...all] }).done.size).toBe(new Set(done).size);
+			}
+		),
+		{ numRuns: 1000, seed: 29 }
+	);
+}, 120_000);
