@@ -325,10 +325,12 @@ export class Running {
 			.filter((e) => changing.has(e.kind))
 			.slice(-1)
 			.map((e) => e.id);
+		const standing = standingOf(this.run, this.at);
+		const asOf = instantAt(this.run, standing.now);
 		const answer = await this.replanner(
-			standingOf(this.run, this.at),
+			standing,
 			(plan, moved) => {
-				if (isStill()) this.offer = this.named({ kind: 'replan', plan, moved: [...moved], because });
+				if (isStill()) this.offer = this.named({ kind: 'replan', plan, moved: [...moved], because, asOf });
 			},
 			factsOf(this.run)
 		);

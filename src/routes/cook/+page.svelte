@@ -360,26 +360,10 @@
 		running.pin(view.moved);
 	}}
 />
-<TrainingPanel
-	isOn={running.training !== undefined}
-	{hasBegun}
-	mishaps={wrong.map(({ id, happening }) => ({ id, say: `${wordMishap(happening)}.` }))}
-	onbegin={(seed, rate) => {
-		taken = [];
-		running.train(app.planning.plan, { seed, mishaps: rate });
-	}}
-	onend={() => {
-		running.endTraining(app.planning.plan);
-	}}
-	ontake={(id) => {
-		taken = [...taken, id];
-		const happening = wrong.find((m) => m.id === id)?.happening;
-		if (happening) running.tell(happening);
-	}}
-/>
+{#if running.training}{@render training()}{/if}
 <div class="columns">
 	<div>
-		<section class="now" aria-label="Now">
+		<section class="now first" aria-label="Now">
 			<h2>Now</h2>
 			<div class="cards" data-many={shownCook === '' && plan.cooks.length > 1}>
 				{#each now as cue, i (cue.id)}
@@ -460,7 +444,7 @@
 		</section>
 	</div>
 	<div>
-		<section aria-label="On">
+		<section class="first" aria-label="On">
 			<h2>On</h2>
 			<OnList
 				{on}
@@ -512,7 +496,7 @@
 				/>
 			</section>
 		{/if}
-		<section aria-label="Pass">
+		<section class="first" aria-label="Pass">
 			<h2>At the pass</h2>
 			<PassPanel courses={passOf(view)} clock={running.now} {wallOf} {partOf} />
 		</section>
@@ -540,6 +524,7 @@
 				}}
 			/>
 		</section>
+		{#if !running.training}<section aria-label="Training">{@render training()}</section>{/if}
 		<section aria-label="Signals">
 			<h2>How cues reach you</h2>
 			<CookOptions
@@ -550,6 +535,25 @@
 		</section>
 	</div>
 </div>
+{#snippet training()}
+	<TrainingPanel
+		isOn={running.training !== undefined}
+		{hasBegun}
+		mishaps={wrong.map(({ id, happening }) => ({ id, say: `${wordMishap(happening)}.` }))}
+		onbegin={(seed, rate) => {
+			taken = [];
+			running.train(app.planning.plan, { seed, mishaps: rate });
+		}}
+		onend={() => {
+			running.endTraining(app.planning.plan);
+		}}
+		ontake={(id) => {
+			taken = [...taken, id];
+			const happening = wrong.find((m) => m.id === id)?.happening;
+			if (happening) running.tell(happening);
+		}}
+	/>
+{/snippet}
 <LifeDialog
 	bind:this={life}
 	on={on.map(({ step, say }) => ({ id: step.id, say }))}
@@ -616,6 +620,18 @@
 	@media (max-width: 860px) {
 		.columns {
 			grid-template-columns: minmax(0, 1fr);
+			gap: 0;
+		}
+		/* One column: what is on and the pass come before the slice of the cords. */
+		.columns > div {
+			display: contents;
+		}
+		.columns section {
+			order: 2;
+			margin-top: var(--space-4);
+		}
+		.columns section.first {
+			order: 1;
 		}
 	}
 </style>

@@ -62,8 +62,11 @@ export const eventSchema = z.discriminatedUnion('kind', [
 	event('service', { course: id, to: instant }),
 	event('pin', { step: id }),
 	event('unpin', { step: id }),
-	/** Another plan from here on: the steps that it moves, and the events because of which it was made. */
-	event('replan', { plan: planSchema, moved: z.array(id), because: z.array(id) }),
+	/**
+	 * Another plan from here on: the steps that it moves, the events because of which it was made, and the instant as of which: what
+	 * it has before that had begun.
+	 */
+	event('replan', { plan: planSchema, moved: z.array(id), because: z.array(id), asOf: instant.optional() }),
 	/** An event is taken back; so is a replan that was made because of it. */
 	event('undo', { event: id })
 ]);

@@ -33,6 +33,8 @@ export interface Facts {
 	readonly plan: Plan;
 	/** When it was; the beginning of the run, where it is the first one. */
 	readonly since: number;
+	/** As of when it was made: what it has before that had begun then; `-Infinity` where that is not known. */
+	readonly asOf: number;
 	/** When each cue was done or left out. */
 	readonly done: ReadonlyMap<string, number>;
 	/** When work on a step began, where that was said. */
@@ -67,6 +69,7 @@ export function factsOf(run: Run): Facts {
 	const begun = new Map<string, number>();
 	let plan = run.plan;
 	let since = -Infinity;
+	let asOf = -Infinity;
 	let late: { step: string; seconds: number; at: number }[] = [];
 	let moved: readonly string[] = [];
 	const away = new Set<string>();
@@ -95,6 +98,7 @@ export function factsOf(run: Run): Facts {
 			case 'replan':
 				({ plan, moved } = e);
 				since = at;
+				asOf = e.asOf === undefined ? -Infinity : clock(e.asOf);
 				// The new plan has taken in what was late until then.
 				late = [];
 				for (const [step, looked] of looks) looks.set(step, { ...looked, isNew: false });
@@ -152,6 +156,7 @@ export function factsOf(run: Run): Facts {
 	return {
 		plan,
 		since,
+		asOf,
 		done,
 		begun,
 		late,

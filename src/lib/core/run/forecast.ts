@@ -1,5 +1,6 @@
 // The plan in force as it will go, given what has happened: what has begun where it is, the rest as the policy has it.
 import { isWash } from '../plan/compile/clean';
+import { grid } from '../plan/grid';
 import type { Plan, PlannedStep } from '../model/plan';
 import { cuesOf } from './cues';
 import { Dispatcher, type Job, type Known } from './dispatch';
@@ -158,7 +159,7 @@ function mostAtOnce(jobs: readonly Job[], resource: number): number {
  * under way, one piece a cook. What was not told to have ended goes on.
  */
 function begunOf(facts: Facts, now: number): ReadonlyMap<string, Begun> {
-	const { plan, done, begun, since } = facts;
+	const { plan, done, begun, since, asOf } = facts;
 	const cues = cuesOf(plan);
 	const found = new Map<string, Begun>();
 	const busy = new Set<string>();
@@ -178,7 +179,8 @@ function begunOf(facts: Facts, now: number): ReadonlyMap<string, Begun> {
 		const isTold = last?.kind === 'end' || whole !== undefined;
 		const endTold = isTold && last ? done.get(last.id) : undefined;
 		const expected = start + length;
-		const hasEnded = isTold ? endTold !== undefined : expected <= now;
+		const wasOver = whole === undefined && step.from < asOf && step.to <= asOf - grid;
+		const hasEnded = wasOver || (isTold ? endTold !== undefined : expected <= now);
 		// A tap while it is taken out, or little after, is the planned end; what runs over takes until now at least.
 		const isPunctual =
 			!whole && endTold !== undefined && isNear(endTold, expected - (last ? last.until - last.at : 0), expected);
@@ -198,6 +200,8 @@ function begunOf(facts: Facts, now: number): ReadonlyMap<string, Begun> {
 				const isUnderWay = step.from <= now && isReady && ready <= now && !busy.has(whole.cook);
 				return isUnderWay ? Math.max(step.from, ready) : undefined;
 			}
+			// A plan of the rest has in its past what had begun, and nothing else.
+			if (step.from < asOf) return step.from;
 			if (tapped !== undefined) {
 				return isNear(tapped, step.from, step.from) ? step.from : tapped;
 			}

@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoCases, planDemo } from '../testing/demo-plan';
 import { library } from '../library/library';
+import { planMealNow } from '../plan/plan-meal';
 import { mealOf, planned } from '../testing/library-meal';
 import { runOf, runUntil, withEvent } from '../testing/some-run';
 import { cuesOf } from './cues';
@@ -475,3 +476,26 @@ test('two tabs, word late and in any order: in the end one run, each cue done on
 		{ numRuns: 1000, seed: 29 }
 	);
 }, 120_000);
+
+test('after a replan what had begun is begun and what was over is over: nothing of it is asked again', () => {
+	for (const demo of demoCases) {
+		const plan = planDemo(demo, 3000);
+		for (const share of [0.3, 0.5, 0.7, 0.85]) {
+			const clock = Math.round(plan.from + share * (plan.to - plan.from));
+			const run = runUntil(runOf(plan), clock);
+			const at = instantAt(run, clock);
+			const before = viewRun(run, at);
+			// A plan of the rest that has other gaps between its steps: what followed at once does so no more.
+			const standing = standingOf(run, at);
+			const outcome = planMealNow({ ...demo, techniques: [...library.values()], seed: 5, budget: 4000, standing });
+			if (outcome.kind !== 'plan') throw new Error(outcome.kind);
+			const anew = withEvent(run, { kind: 'replan', plan: outcome.plan, moved: [], because: [], asOf: at }, at + 8000);
+			const after = viewRun(anew, at + 8000);
+			const isOver = (id: string | undefined) => before.begun.get(id ?? '')?.hasEnded === true;
+			for (const [id, b] of before.begun) if (b.to <= clock) expect(after.begun.get(id), id).toBeDefined();
+			expect([...after.now, ...after.next].filter((c) => isOver(c.step) && c.kind !== 'oven').map((c) => c.id)).toEqual(
+				[]
+			);
+		}
+	}
+});

@@ -70,9 +70,9 @@ export function viewRun(run: Run, at: number): View {
 	const whole = new Set(plan.steps.flatMap((s) => (s.hands.some((h) => h.whole) ? [s.id] : [])));
 	/** What has begun needs no beginning, what is over asks for nothing: handwork alone waits for its one cue. */
 	const isPast = ({ kind, step }: Cue) => {
-		const b = step === undefined || whole.has(step) ? undefined : begun.get(step);
-		if (!b || kind === 'oven') return false;
-		return b.hasEnded || kind === 'start';
+		if (step === undefined || (whole.has(step) && kind !== 'oven')) return false;
+		const b = begun.get(step);
+		return b !== undefined && (b.hasEnded || kind === 'start' || kind === 'oven');
 	};
 	const open = cues.filter((c) => !facts.done.has(c.id) && !isPast(c));
 	const due = open.filter((c) => c.at <= clock);

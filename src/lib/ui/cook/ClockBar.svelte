@@ -39,7 +39,7 @@
 			<p class="count">{toGo >= 0 ? '−' : '+'}{formatCount(toGo)}</p>
 			<p>
 				to {next.name.toLowerCase()}, {formatClock(wallOf(next.at))}
-				{#if by > 0}<strong class="late">{formatDuration(by)} late</strong>{/if}
+				{#if by >= 60}<strong class="late">{formatDuration(by)} late</strong>{/if}
 			</p>
 		{/if}
 	</div>
