@@ -18,6 +18,8 @@
 		['Space', 'Cook: the first card is done'],
 		['1 – 9', 'Cook: that card is done'],
 		['+ −', 'Cook: the first timer a minute longer, shorter'],
+		['n h f', 'Cook: what is looked at is nearly done, half way, far from it'],
+		['l', 'Cook: life differs'],
 		['u', 'Cook: undo']
 	];
 	const open = (dialog: HTMLDialogElement) => {
