@@ -14,7 +14,7 @@ import { lethality, publishedTime, speciesOf } from '$lib/core/safety/lethality'
 import { densityOf } from '$lib/core/foods/ingredients';
 import { inUnit, isUnit } from '$lib/core/units/convert';
 import { command, load, refuse, Refused } from './command';
-import { atLeast0, bodiesWith, bodyFrom, celsius, filmSchema, positive } from './shapes';
+import { atLeast0, bodiesWith, bodyFrom, celsius, filmSchema, positive } from '$lib/core/formats/bodies/shapes';
 
 const issue = (text: string): never => {
 	throw new Refused(text);

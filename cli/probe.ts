@@ -4,7 +4,7 @@ import { issuesOf, type Issue } from '$lib/core/issues';
 import { estimate, type Band } from '$lib/core/probe/estimate';
 import { media } from '$lib/core/probe/posterior';
 import { wordIssues } from '$lib/core/words/issues';
-import { bodiesWith, bodyFrom, celsius, filmSchema } from './shapes';
+import { bodiesWith, bodyFrom, celsius, filmSchema } from '$lib/core/formats/bodies/shapes';
 import { command, load, refuse, Refused } from './command';
 
 const caseSchema = z.object({

@@ -116,3 +116,42 @@ test('every format publishes its schema, and an unknown one lists those there ar
 	expect(unknown.status()).toBe(404);
 	expect(await unknown.text()).toContain('meal.json');
 });
+
+test('a probe that plays tells its readings as server-sent events; what is wrong with a question is said', async ({
+	page,
+	request
+}) => {
+	const food = {
+		body: { shape: 'cylinder', diameter_mm: 80, k_w_mk: 0.47, alpha_m2_s: 1.3e-7 },
+		t0_c: 5,
+		medium: 'oven',
+		film: { h_w_m2k: 20, tinf_c: 140 }
+	};
+	await page.goto('/bench');
+	const query = new URLSearchParams({ food: JSON.stringify(food), seed: '4', speed: '60', from: '600' });
+	const readings = await page.evaluate(
+		(path) =>
+			new Promise<{ seconds: number; celsius: number }[]>((resolve, reject) => {
+				const all: { seconds: number; celsius: number }[] = [];
+				const source = new EventSource(path);
+				source.addEventListener('reading', (event) => {
+					all.push(JSON.parse(String(event.data)) as (typeof all)[number]);
+					if (all.length < 12) return;
+					source.close();
+					resolve(all);
+				});
+				source.onerror = () => {
+					reject(new Error('no connection'));
+				};
+			}),
+		`/api/probe?${query}`
+	);
+	expect(readings[0]!.seconds).toBeGreaterThanOrEqual(600);
+	const times = readings.map((r) => r.seconds);
+	expect(times).toEqual(times.toSorted((a, b) => a - b));
+	for (const r of readings) expect(r.celsius).toBeGreaterThan(-15);
+	const bad = await request.get(`/api/probe?food=${encodeURIComponent('{"medium":"stove"}')}`);
+	expect(bad.status()).toBe(422);
+	expect(await bad.text()).toMatch(/food/);
+	expect((await request.get('/api/probe?food=nonsense')).status()).toBe(400);
+});

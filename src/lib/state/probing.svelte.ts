@@ -4,6 +4,7 @@ import type { PlannedStep } from '../core/model/plan';
 import type { Told } from '../core/probe/estimate';
 import type { Reading } from '../core/probe/posterior';
 import { playing } from '../core/probe/simulate';
+import type { ProbeLink } from './probe-link';
 import { mayBeProbed, probedAs, readingsIn } from '../core/run/probed';
 import type { View } from '../core/run/view';
 
@@ -16,6 +17,7 @@ const worth = { seconds: 60, share: 0.05 };
 interface Probed {
 	readonly view: View;
 	readonly now: number;
+	readonly speed: number;
 	probe(part: string, celsius: number): void;
 	late(step: string, seconds: number): void;
 }
@@ -36,9 +38,15 @@ export class Probing {
 	private readonly asked: Record<string, number> = {};
 	private asking: readonly string[] = [];
 
+	/** Whether the server's probe was not to be had: the page plays it. */
+	private isOffline = false;
+	/** Wireless probes that are listened to, by step: at which speed of the clock, and how to end that. */
+	private readonly links = new SvelteMap<string, { readonly speed: number; readonly end: () => void }>();
+
 	constructor(
 		private readonly run: Probed,
-		private readonly ask: Ask
+		private readonly ask: Ask,
+		private readonly link?: ProbeLink
 	) {}
 
 	readingsOf(step: PlannedStep): readonly Reading[] {
@@ -49,7 +57,42 @@ export class Probing {
 	play(step: PlannedStep, isOn: boolean): void {
 		const food = isOn ? probedAs(step) : undefined;
 		if (food) this.players.set(step.id, playing(food, food.medium, step.from));
-		else this.players.delete(step.id);
+		else {
+			this.players.delete(step.id);
+			this.unlink(step.id);
+		}
+	}
+
+	/** No probe is listened to any more. */
+	stop(): void {
+		for (const id of this.links.keys()) this.unlink(id);
+	}
+
+	private unlink(id: string): void {
+		this.links.get(id)?.end();
+		this.links.delete(id);
+	}
+
+	/** The server's probe for a step that one is in, at the speed of the clock; without a connection the page plays it itself. */
+	private listen(step: PlannedStep): void {
+		const { speed } = this.run;
+		const linked = this.links.get(step.id);
+		const food = probedAs(step);
+		if (!this.link || !food || linked?.speed === speed) return;
+		this.unlink(step.id);
+		if (speed === 0) return;
+		const asked = { food, seed: Math.round(step.from), from: this.run.now - step.from, speed };
+		const end = this.link(
+			asked,
+			(celsius) => {
+				this.run.probe(step.part, Number(celsius.toFixed(1)));
+			},
+			() => {
+				this.links.delete(step.id);
+				this.isOffline = true;
+			}
+		);
+		this.links.set(step.id, { speed, end });
 	}
 
 	/** Whether the plan follows a step's probe. */
@@ -63,7 +106,8 @@ export class Probing {
 		for (const step of this.steps) {
 			const at = clock - step.from;
 			const player = this.players.get(step.id);
-			if (player && at - (this.readingsOf(step).at(-1)?.[0] ?? -Infinity) >= playEvery)
+			if (player && this.link && !this.isOffline) this.listen(step);
+			else if (player && at - (this.readingsOf(step).at(-1)?.[0] ?? -Infinity) >= playEvery)
 				this.run.probe(step.part, Number(player(at).toFixed(1)));
 			this.askAbout(step);
 		}

@@ -27,6 +27,7 @@
 	import { wordFilled, wordSetting } from '$lib/core/words/steps';
 	import { getApp } from '$lib/state/app.svelte';
 	import { clocks, newName, zone } from '$lib/state/clocks';
+	import { serverProbe } from '$lib/state/probe-link';
 	import { Probing } from '$lib/state/probing.svelte';
 	import { Running } from '$lib/state/running.svelte';
 	import { possibleSignals, signal, signalKinds, stayAwake, type SignalKind } from '$lib/state/signals';
@@ -62,7 +63,7 @@
 		(standing, onPlan, facts) => app.planning.replan(situationOf(standing.plan.meal, facts), standing, onPlan),
 		{ clocks, zone, newId: newName, by: 'this device' }
 	);
-	const probing = new Probing(running, (...asked) => app.planning.probe(...asked));
+	const probing = new Probing(running, (...asked) => app.planning.probe(...asked), serverProbe);
 	const view = $derived(running.view);
 	const plan = $derived(running.run.plan);
 	const own = (text: string) => inUnits(text, app.measure.now);
@@ -266,6 +267,7 @@
 	onMount(() => {
 		possible = possibleSignals();
 		return () => {
+			probing.stop();
 			running.stop();
 		};
 	});

@@ -1,6 +1,6 @@
 // Bodies and films as cases name them (docs/heat.md): shapes in millimetres, films in W/(m² K).
 import { z } from 'zod';
-import type { Body, Film } from '$lib/core/heat/body';
+import type { Body, Film } from '../../heat/body';
 
 export const positive = z.number().positive();
 export const atLeast0 = z.number().min(0);
