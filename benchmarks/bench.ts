@@ -5,6 +5,7 @@ import { benchHeat, benchTruth } from './heat-bench';
 import { benchPage } from './page-bench';
 import { benchGrowth } from './growth-bench';
 import { benchDemo, benchPlanner } from './plan-bench';
+import { benchReplans } from './replan-bench';
 
 interface Area {
 	readonly title: string;
@@ -17,6 +18,11 @@ const areas: Readonly<Record<string, Area>> = {
 		title: 'The demo meals',
 		what: 'As the worker plans them in the page: compile, solve, explain. Median of five runs. A replan is asked for in the middle of the work, three minutes late with what is on the heat.',
 		run: () => benchDemo()
+	},
+	replans: {
+		title: 'Replans',
+		what: 'At 500 random instants of the demo evenings something happens (late, failed, a cook away, guests, service): time until the first plan of the rest, on one thread, as the worker finds it.',
+		run: () => benchReplans()
 	},
 	planner: {
 		title: 'Planner and reference',

@@ -11,7 +11,7 @@ import type { Slack } from '../core/plan/why/slack';
 import type { Cure } from '../core/plan/advise/cures';
 import type { Offer } from '../core/plan/advise/offers';
 import type { WhatIf } from '../core/plan/advise/what-if';
-import type { Standing } from '../core/plan/replan';
+import { movedIn, type Standing } from '../core/plan/replan';
 import { usualBudget, usualSeed } from '../core/plan/effort';
 import type { PlanRequest } from '../core/plan/plan-meal';
 import type { Told } from '../core/probe/estimate';
@@ -207,14 +207,14 @@ export class Planning {
 			this.planner ??= this.start();
 			const answer = await this.planner.plan(
 				request,
-				({ plan, answer: { moved = [] } }) => {
-					if (plan) onPlan(plan, moved);
+				({ plan }) => {
+					if (plan) onPlan(plan, movedIn(plan, standing));
 				},
 				'run'
 			);
 			if (answer.kind === 'superseded') return undefined;
 			if (answer.kind === 'plan') {
-				onPlan(answer.plan, answer.moved);
+				onPlan(answer.plan, movedIn(answer.plan, standing));
 				const late = wordOverruns(answer.overruns, answer.plan);
 				return late === '' ? undefined : this.inOwn(late);
 			}
@@ -222,7 +222,7 @@ export class Planning {
 			const found: Cure[] = [];
 			await this.planner.cures(request, (cure) => found.push(cure), 'run');
 			const [cure] = found;
-			if (cure) onPlan(cure.plan, []);
+			if (cure) onPlan(cure.plan, movedIn(cure.plan, standing));
 			return cure
 				? `It cannot all be kept: ${this.inOwn(wordBreach(cure.breach))}. The plan does that now.`
 				: 'No plan keeps everything any more: go by the clock.';

@@ -152,6 +152,20 @@ function pressedBy({ lags, tasks, weights }: Problem, begun: ReadonlyMap<string,
 	});
 }
 
+/** Moves of less than this are none to a cook, seconds. */
+const noticed = 60;
+
+/** Steps that a plan of the rest begins at another time, or does in another place, than the plan in force; not what is new. */
+export function movedIn(plan: Plan, { plan: before, begun }: Pick<Standing, 'plan' | 'begun'>): readonly string[] {
+	const known = new Map(before.steps.map((s) => [s.id, s]));
+	const over = new Set(begun.map((b) => b.step));
+	return plan.steps.flatMap((s) => {
+		const was = known.get(s.id);
+		const isMoved = was !== undefined && (Math.abs(s.from - was.from) >= noticed || s.lane !== was.lane);
+		return isMoved && !over.has(s.id) ? [s.id] : [];
+	});
+}
+
 /** A step that comes later than what it follows can bear. */
 export interface Overrun {
 	readonly step: string;

@@ -5,7 +5,7 @@ import type { Compiled } from './compile';
 import type { Way } from './traced';
 import { canServe, crewMembers } from './crew';
 import { stationsBehind } from './places';
-import { gridUp } from '../grid';
+import { grid, gridUp } from '../grid';
 import type { Problem, Schedule } from '../problem';
 import { isWash } from './clean';
 import { isPrice } from './set-points';
@@ -47,6 +47,9 @@ function addUnseen(
 	}
 }
 
+/** What life has shifted lies between the instants of the grid; all of it is rounded alike, so that its order stays. */
+const onGrid = (seconds: number) => Math.max(0, Math.round(seconds / grid) * grid);
+
 /** Starts, modes and slips of a plan; steps that the problem lacks, or does otherwise, are left out. */
 export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Kitchen): Schedule {
 	const starts: Record<string, number> = {};
@@ -54,7 +57,7 @@ export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Ki
 	for (const step of plan.steps) {
 		const ways = trace.steps.get(step.id)?.ways;
 		if (!ways) continue;
-		starts[step.id] = step.from - trace.origin;
+		starts[step.id] = onGrid(step.from - trace.origin);
 		const isHere = ({ place }: Way) =>
 			!place ||
 			(place.setting === step.setting && stationsBehind(place.resource, kitchen).some((s) => s.id === step.lane));
@@ -87,7 +90,7 @@ export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Ki
 			)
 		);
 		// Parts that were set in one stretch go on one after the other.
-		const from = usedUntil.get(stretch) ?? stretch.from - trace.origin;
+		const from = usedUntil.get(stretch) ?? onGrid(stretch.from - trace.origin);
 		starts[id] = from;
 		modes[id] = Math.max(0, theirs);
 		usedUntil.set(stretch, from + (task?.modes[Math.max(0, theirs)]?.duration ?? 0));
@@ -96,7 +99,7 @@ export function scheduleOf(plan: Plan, { problem, trace }: Compiled, kitchen: Ki
 	const slips = Object.fromEntries(
 		problem.services.map((s) => {
 			const at = plan.services.find((x) => x.course === s.id)?.at ?? 0;
-			return [s.id, Math.max(0, at - trace.origin - s.due)];
+			return [s.id, onGrid(at - trace.origin - s.due)];
 		})
 	);
 	const picks = Object.fromEntries(
