@@ -3,7 +3,7 @@ import type { Setting } from '../core/probe/curve';
 import type { Medium } from '../core/probe/posterior';
 
 /** What a link is asked for. */
-export interface LinkAsked {
+interface LinkAsked {
 	readonly food: Setting & { readonly medium: Medium };
 	readonly seed: number;
 	/** Seconds since heating began. */

@@ -5,14 +5,14 @@ import { active, planClock, type Run, type RunEvent } from './events';
 import { viewRun } from './view';
 
 /** A cue that was done later than it was due, as things stood then. */
-export interface LateCue {
+interface LateCue {
 	readonly cue: string;
 	readonly step: string | undefined;
 	readonly part: string | undefined;
 	readonly seconds: number;
 }
 
-export interface PartDebrief {
+interface PartDebrief {
 	readonly part: string;
 	/** Seconds later than first planned that it was ready, and that it stood past its best. */
 	readonly late: number;

@@ -20,7 +20,7 @@ export interface Looked {
 
 /** What changes the meal itself: something failed, other guests, a course at another time. */
 export type MealChange = Extract<RunEvent, { kind: 'failed' | 'guests' }> | CourseMoved;
-export interface CourseMoved {
+interface CourseMoved {
 	readonly kind: 'service';
 	readonly course: string;
 	/** The plan's clock, seconds. */

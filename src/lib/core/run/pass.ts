@@ -11,7 +11,7 @@ export type PartState =
 	| { readonly kind: 'ready'; readonly at: number; readonly until: number }
 	| { readonly kind: 'out' };
 
-export interface PassPart {
+interface PassPart {
 	readonly part: string;
 	readonly state: PartState;
 }
