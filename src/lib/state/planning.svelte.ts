@@ -19,6 +19,8 @@ import { startPlanner, type PlannerClient } from '../workers/client';
 
 /** Work for a replan during a run, in propagator runs: the first answer comes at once. */
 const replanBudget = 20_000;
+/** No step at all. */
+const nothing: ReadonlySet<string> = new Set<string>();
 /** Work for a look at another way of doing things. */
 const previewBudget = 12_000;
 
@@ -219,6 +221,10 @@ export class Planning {
 				return late === '' ? undefined : this.inOwn(late);
 			}
 			if (answer.kind === 'issues') return this.inOwn(answer.issues.map(wordHere).join(' '));
+			if (standing.pinned && standing.pinned.size > 0) {
+				const otherwise = await this.replan(what, { ...standing, pinned: nothing }, onPlan);
+				return ['Not all could stay where it was.', otherwise].filter((w) => w !== undefined).join(' ');
+			}
 			const found: Cure[] = [];
 			await this.planner.cures(request, (cure) => found.push(cure), 'run');
 			const [cure] = found;

@@ -29,22 +29,6 @@ const worthReplan = 60;
 /** Often enough to show whole seconds, milliseconds. */
 const tick = 250;
 
-/** What makes a new plan of the rest necessary: a replan goes with it where it is taken back. */
-const changing: ReadonlySet<RunEvent['kind']> = new Set<RunEvent['kind']>([
-	'late',
-	'early',
-	'begin',
-	'notYet',
-	'out',
-	'back',
-	'heat',
-	'failed',
-	'guests',
-	'service',
-	'pin',
-	'unpin'
-]);
-
 /** Plans the rest: tells of each plan and what it moves; the answer says why there is none, or nothing. */
 export type Replanner = (
 	standing: Standing,
@@ -203,8 +187,7 @@ export class Running {
 
 	/** Something is different from what was planned: it is told, and the rest is planned for it. */
 	tell(happening: Happening): void {
-		this.record(happening);
-		void this.replan();
+		void this.replan(this.record(happening));
 	}
 
 	late(step: string, seconds: number): void {
@@ -233,9 +216,9 @@ export class Running {
 	/** A step was looked at: it is not done, and how far it is; the rest is planned for what is thought of it now. */
 	notYet(step: string, how: HowFar): void {
 		const before = this.view.plan.steps.find((s) => s.id === step)?.to ?? 0;
-		this.record({ kind: 'notYet', step, ...(how === undefined ? {} : { how }) });
+		const told = this.record({ kind: 'notYet', step, ...(how === undefined ? {} : { how }) });
 		const after = this.view.plan.steps.find((s) => s.id === step)?.to ?? 0;
-		if (Math.abs(after - before) > worthReplan) void this.replan();
+		if (Math.abs(after - before) > worthReplan) void this.replan(told);
 	}
 
 	/** A step was looked at and is done: its end is now, whatever was planned. */
@@ -245,9 +228,10 @@ export class Running {
 		const end = cuesOf(view.plan).find((c) => c.step === step && c.kind === 'end');
 		if (!planned) return;
 		const sooner = planned.to - view.clock;
-		if (end) this.record({ kind: 'done', cue: end.id });
-		else this.record({ kind: 'late', step, seconds: Math.round(-sooner) });
-		if (Math.abs(sooner) > worthReplan) void this.replan();
+		const told = end
+			? this.record({ kind: 'done', cue: end.id })
+			: this.record({ kind: 'late', step, seconds: Math.round(-sooner) });
+		if (Math.abs(sooner) > worthReplan) void this.replan(told);
 	}
 
 	/** Something to remember; it changes nothing. */
@@ -315,16 +299,13 @@ export class Running {
 		if (last) this.add({ kind: 'undo', event: last.id });
 	}
 
-	/** Plan the rest anew around what has happened, moving as little as can be. */
-	async replan(): Promise<void> {
+	/** Plan the rest anew because of what has just happened, moving as little as can be. */
+	private async replan(reason: RunEvent): Promise<void> {
 		const mine = ++this.replans;
 		this.isReplanning = true;
 		this.trouble = undefined;
 		const isStill = () => mine === this.replans;
-		const because = active(this.run.events)
-			.filter((e) => changing.has(e.kind))
-			.slice(-1)
-			.map((e) => e.id);
+		const because = [reason.id];
 		const standing = standingOf(this.run, this.at);
 		const asOf = instantAt(this.run, standing.now);
 		const answer = await this.replanner(
@@ -390,13 +371,13 @@ export class Running {
 		this.keepHead();
 	}
 
-	private record(happening: Happening): void {
+	private record(happening: Happening): RunEvent {
 		this.isAtCue = false;
 		// What was offered until now is in force; what is still looked for is not about this any more.
 		this.commit();
 		if (this.isReplanning) this.replans++;
 		this.isReplanning = false;
-		this.add(happening);
+		return this.add(happening);
 	}
 
 	/** The plan that is offered becomes the plan in force. */
@@ -410,8 +391,10 @@ export class Running {
 		return { ...happening, id: this.machine.newId(), at: this.instant(), by: this.machine.by };
 	}
 
-	private add(happening: Happening): void {
-		this.append(this.named(happening));
+	private add(happening: Happening): RunEvent {
+		const event = this.named(happening);
+		this.append(event);
+		return event;
 	}
 
 	private append(event: RunEvent): void {

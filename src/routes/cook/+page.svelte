@@ -128,7 +128,7 @@
 	/** What the offers were asked for: they are asked for again where anything is done, or every two minutes. */
 	const offersFor = $derived(
 		hasBegun && !view.isOver && isIdle && free !== undefined && free > idleFrom
-			? `${running.run.events.length} ${Math.floor(view.clock / idleFrom)}`
+			? `${view.done} ${view.changes.length} ${Math.floor(view.clock / idleFrom)}`
 			: ''
 	);
 	$effect(() => {
@@ -250,9 +250,12 @@
 	}
 	/** What was said of this run; what a screen reader is told now. */
 	let said: Said = new Map();
+	let saidIn = '';
 	let heard = $state('');
 	$effect(() => {
 		const due = view.now.filter(isShown);
+		if (running.run.run !== saidIn) said = new Map();
+		saidIn = running.run.run;
 		const told = toSay(due, view.clock, said);
 		said = told.said;
 		if (told.say.length === 0 || !hasBegun) return;
@@ -349,7 +352,7 @@
 	problems={app.planning.isWorking ? [] : app.planning.problems}
 	isChanged={isOther && hasBegun && view.changes.length === 0}
 	trouble={running.trouble}
-	moved={speakMoved(view.moved, view.plan, app.measure.now, wallOf)}
+	moved={speakMoved(view.moved, view.plan, app.measure.now, wallOf, view.clock)}
 	{reason}
 	isReplanning={running.isReplanning}
 	onrestart={() => {

@@ -104,7 +104,11 @@ export const awayCook = (task: string): string | undefined =>
 
 /** Of each cook who is away for a while a task that takes their hands, from now until they are back. */
 function breaksOf({ resources }: Problem, { breaks = [], now }: Standing) {
-	return breaks.map(({ cook, from, to }) => {
+	const cooks = [...new Set(breaks.map((b) => b.cook))];
+	return cooks.map((cook) => {
+		const own = breaks.filter((b) => b.cook === cook);
+		const from = Math.min(...own.map((b) => b.from));
+		const to = Math.max(...own.map((b) => b.to));
 		const id = `${breakPrefix}${cook}`;
 		const theirs = resources.filter((r) => r.id === 'hands' || crewMembers(r.id)?.includes(cook));
 		const uses = theirs.map((r) => ({ resource: r.id, amount: 1 }));
@@ -155,14 +159,24 @@ function pressedBy({ lags, tasks, weights }: Problem, begun: ReadonlyMap<string,
 /** Moves of less than this are none to a cook, seconds. */
 const noticed = 60;
 
-/** Steps that a plan of the rest begins at another time, or does in another place, than the plan in force; not what is new. */
-export function movedIn(plan: Plan, { plan: before, begun }: Pick<Standing, 'plan' | 'begun'>): readonly string[] {
+/**
+ * Steps that a plan of the rest begins at another time, or does in another place, than the plan in force; not what is new. What
+ * is on has moved where it has to be carried to another place.
+ */
+export function movedIn(
+	plan: Plan,
+	{ plan: before, begun, now }: Pick<Standing, 'plan' | 'begun' | 'now'>
+): readonly string[] {
 	const known = new Map(before.steps.map((s) => [s.id, s]));
-	const over = new Set(begun.map((b) => b.step));
+	const ends = new Map(begun.map((b) => [b.step, b.to]));
 	return plan.steps.flatMap((s) => {
 		const was = known.get(s.id);
-		const isMoved = was !== undefined && (Math.abs(s.from - was.from) >= noticed || s.lane !== was.lane);
-		return isMoved && !over.has(s.id) ? [s.id] : [];
+		if (!was) return [];
+		const isElsewhere = s.lane !== was.lane;
+		const end = ends.get(s.id);
+		const isMoved =
+			end === undefined ? isElsewhere || Math.abs(s.from - was.from) >= noticed : isElsewhere && end > now;
+		return isMoved ? [s.id] : [];
 	});
 }
 

@@ -5,6 +5,8 @@ import { library } from '../library/library';
 import { readMeal } from '../model/meal';
 import { cures } from '../plan/advise/cures';
 import { grid } from '../plan/grid';
+import { movedIn } from '../plan/replan';
+import { speakMoved } from '../words/speak';
 import { planMealNow } from '../plan/plan-meal';
 import { demoCases, planDemo } from '../testing/demo-plan';
 import { runOf, runUntil, withEvent } from '../testing/some-run';
@@ -130,6 +132,20 @@ describe('a cook who is away for ten minutes', () => {
 				}
 		expect(after10).toBeGreaterThan(4);
 	});
+	test('called away again meanwhile, is away until the later end', () => {
+		const [c] = cases;
+		const cook = c!.demo.kitchen.cooks[0]!.id;
+		const clock = c!.plan.from + 3600;
+		const run = runUntil(runOf(c!.plan), clock);
+		const at = instantAt(run, clock);
+		const away = { kind: 'out', what: cook, seconds: 300 } as const;
+		const told = withEvent(withEvent(run, away, at), { ...away, seconds: 720 }, at);
+		const outcome = planMealNow({ ...c!.demo, techniques, seed: 1, budget: 20_000, standing: standingOf(told, at) });
+		if (outcome.kind !== 'plan') throw new Error(outcome.kind);
+		const begun = new Set(standingOf(told, at).begun.map((b) => b.step));
+		for (const s of outcome.plan.steps)
+			if (!begun.has(s.id)) for (const h of s.hands) expect(h.from).toBeGreaterThan(clock + 720 - grid);
+	});
 	test('comes back sooner, and is there', () => {
 		const [c] = cases;
 		const clock = c!.plan.from + 1800;
@@ -141,6 +157,37 @@ describe('a cook who is away for ten minutes', () => {
 		expect(viewRun(back, instantAt(run, clock + 121)).breaks).toEqual([]);
 		expect(viewRun(back, instantAt(run, clock + 121)).joined).toEqual([]);
 	});
+});
+
+test('what is moved is what a cook would notice: a minute, or another place; what is on only where it is carried', () => {
+	for (const c of cases) {
+		const clock = Math.round((c.plan.from + c.plan.to) / 2);
+		const run = runUntil(runOf(c.plan), clock);
+		const standing = standingOf(run, instantAt(run, clock));
+		const { plan } = standing;
+		expect(movedIn(plan, standing)).toEqual([]);
+		const later = plan.steps.find((s) => s.from > clock)!;
+		const on = standing.begun.find((b) => b.to > clock);
+		const over = standing.begun.find((b) => b.to <= clock)!;
+		const changed = (id: string, facts: { lane?: string; from?: number }) => ({
+			...plan,
+			steps: plan.steps.map((s) => (s.id === id ? { ...s, ...facts } : s))
+		});
+		expect(movedIn(changed(later.id, { from: later.from + 45 }), standing)).toEqual([]);
+		expect(movedIn(changed(later.id, { from: later.from + 75 }), standing)).toEqual([later.id]);
+		expect(movedIn(changed(over.step, { lane: 'elsewhere' }), standing)).toEqual([]);
+		if (!on) continue;
+		const carried = changed(on.step, { lane: 'elsewhere' });
+		expect(movedIn(carried, standing)).toEqual([on.step]);
+		const words = speakMoved(
+			[on.step],
+			{ ...carried, lanes: [{ id: 'elsewhere', kind: 'burner', name: 'Burner 9' }] },
+			'metric',
+			(x) => x,
+			clock
+		);
+		expect(words).toMatch(/ goes on at Burner 9$/);
+	}
 });
 
 test('what is pinned stays where it is, unless that cannot be', () => {

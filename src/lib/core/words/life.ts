@@ -49,7 +49,7 @@ export function wordHappening(
 		case 'notYet':
 			return `${step(event.step)} is not done yet`;
 		case 'done':
-			return 'something was done sooner';
+			return `${step(event.cue.replace(/#.*$/, ''))} is done`;
 		case 'begin':
 		case 'early':
 			return `${step(event.step)} was begun sooner`;

@@ -79,18 +79,23 @@ export function speakCue(cue: Cue, plan: Plan, measure: Measure): SpokenCue {
 /** More steps than this are counted, not named. */
 const mostNamed = 3;
 
-/** What a replan moved, step by step with its new time; empty where it moved nothing. */
+/** What a replan moved, step by step with its new time, or its place where it has begun; empty where it moved nothing. */
 export function speakMoved(
 	moved: readonly string[],
 	plan: Plan,
 	measure: Measure,
-	wallOf: (clock: number) => number
+	wallOf: (clock: number) => number,
+	now = -Infinity
 ): string {
 	const steps = plan.steps.filter((s) => moved.includes(s.id));
 	const names = steps
 		.toSorted((a, b) => a.from - b.from)
 		.slice(0, mostNamed)
-		.map((s) => `${inUnits(wordFilled(s.say, s), measure)} ${formatClock(wallOf(s.from))}`);
+		.map((s) => {
+			const say = inUnits(wordFilled(s.say, s), measure);
+			const place = plan.lanes.find((l) => l.id === s.lane)?.name ?? '';
+			return s.from < now ? `${say} goes on at ${place}` : `${say} ${formatClock(wallOf(s.from))}`;
+		});
 	const more = steps.length - names.length;
 	return [...names, ...(more > 0 ? [`${more} more`] : [])].join(' · ');
 }
