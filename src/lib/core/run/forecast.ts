@@ -90,20 +90,22 @@ export function nextLookAt({ prior, length, looks }: Looked, from: number, to: n
 }
 
 /** How much later services would be, all in all, if a step of a plan began so many seconds later than it stands there. */
-export function heldUpBy(plan: Plan, id: string, seconds: number): number {
-	const network = networkOf(plan);
-	const jobs = network.jobs.map((job, i) =>
-		plan.steps[i]?.id === id ? { ...job, planned: job.planned + seconds } : job
-	);
-	const { ends } = new Dispatcher({ ...network, jobs }).run();
-	const own = plan.parts.filter((p) => p.into === undefined);
-	return plan.services.reduce((sum, { course }) => {
-		const slips = plan.steps.map((s, i) => {
-			const part = isWash(s.id) ? undefined : own.find((p) => p.id === s.part && p.course === course);
-			return part ? ends[i]! - part.plated : 0;
+export function holdingUp(plan: Plan): (step: string, seconds: number) => number {
+	const dispatcher = new Dispatcher(networkOf(plan));
+	const own = new Map(plan.parts.flatMap((p) => (p.into === undefined ? [[p.id, p] as const] : [])));
+	return (id, seconds) => {
+		const i = plan.steps.findIndex((s) => s.id === id);
+		const step = plan.steps[i];
+		if (!step) return 0;
+		const known = new Map([[i, { start: step.from + seconds, end: step.to + seconds }]]);
+		const { ends } = dispatcher.run({ known });
+		const late = new Map<string, number>();
+		plan.steps.forEach((s, k) => {
+			const part = isWash(s.id) ? undefined : own.get(s.part);
+			if (part) late.set(part.course, Math.max(late.get(part.course) ?? 0, ends[k]! - part.plated));
 		});
-		return sum + Math.max(0, ...slips);
-	}, 0);
+		return plan.services.reduce((sum, { course }) => sum + (late.get(course) ?? 0), 0);
+	};
 }
 
 const readyAt = (part: string, steps: readonly PlannedStep[], otherwise: number) => {

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoCases, planDemo } from '../testing/demo-plan';
 import { cuesOf, type Cue } from './cues';
-import { heldUpBy } from './forecast';
+import { holdingUp } from './forecast';
 import { byUrgency, spoilsAt } from './urgency';
 
 const plans = demoCases.map((demo) => planDemo(demo, 2000));
@@ -17,7 +17,7 @@ const some = fc
 test('each due cue comes once, what spoils before what does not, the sooner spoilt first', () => {
 	fc.assert(
 		fc.property(some, ({ plan, due }) => {
-			const order = byUrgency(due, plan, (step) => heldUpBy(plan, step, 300));
+			const order = byUrgency(due, plan, (step) => holdingUp(plan)(step, 300));
 			expect(order.map((c) => c.id).toSorted()).toEqual(due.map((c) => c.id).toSorted());
 			const spoils = order.map((c) => spoilsAt(c, plan));
 			expect(spoils).toEqual(spoils.toSorted((a, b) => (a === b ? 0 : a - b)));
@@ -28,21 +28,23 @@ test('each due cue comes once, what spoils before what does not, the sooner spoi
 
 describe('what is held up', () => {
 	test('nothing where a step goes as planned; a last step as long as it is left, less its wait', () => {
-		for (const plan of plans)
+		for (const plan of plans) {
+			const heldUp = holdingUp(plan);
 			for (const step of plan.steps) {
-				expect(heldUpBy(plan, step.id, 0)).toBe(0);
-				const more = heldUpBy(plan, step.id, 900);
+				expect(heldUp(step.id, 0)).toBe(0);
+				const more = heldUp(step.id, 900);
 				expect(more).toBeGreaterThanOrEqual(0);
 				const part = plan.parts.find((p) => p.id === step.part)!;
 				if (part.ready !== step.to || part.into !== undefined) continue;
 				expect(more).toBeGreaterThanOrEqual(900 - (part.plated - part.ready) - 1);
 			}
+		}
 	});
 	test('of two things to begin the one that holds up more comes first', () => {
 		const [plan] = plans;
 		const starts = cuesOf(plan!).filter((c) => c.kind === 'start');
-		const holds = (c: Cue) => heldUpBy(plan!, c.step ?? '', 300);
-		const order = byUrgency(starts, plan!, (step) => heldUpBy(plan!, step, 300)).map(holds);
+		const holds = (c: Cue) => holdingUp(plan!)(c.step ?? '', 300);
+		const order = byUrgency(starts, plan!, (step) => holdingUp(plan!)(step, 300)).map(holds);
 		expect(order).toEqual(order.toSorted((a, b) => b - a));
 		expect(order[0]).toBeGreaterThan(0);
 	});

@@ -5,7 +5,7 @@ import { cuesOf, laterLook, withCues, type Cue } from './cues';
 import { planClock, type Run } from './events';
 import { factsOf, type Facts } from './facts';
 import { byUrgency } from './urgency';
-import { forecastOf, heldUpBy, nextLookAt, type Forecast } from './forecast';
+import { forecastOf, holdingUp, nextLookAt, type Forecast } from './forecast';
 
 /** Nobody has looked at the run for so long, seconds. */
 const asleep = 15 * 60;
@@ -86,7 +86,7 @@ export function viewRun(run: Run, at: number): View {
 	return {
 		plan,
 		clock,
-		now: wasLeft ? due : byUrgency(due, plan, (step) => heldUpBy(plan, step, aWhile)),
+		now: wasLeft ? due : urgentFirst(due, plan),
 		next: open.filter((c) => c.at > clock),
 		on: on.sort((a, b) => (a.next?.at ?? a.ends) - (b.next?.at ?? b.ends)),
 		idle: idleIn(open, plan, clock),
@@ -106,6 +106,11 @@ export function viewRun(run: Run, at: number): View {
 		readings: facts.readings,
 		heats: facts.heats
 	};
+}
+
+function urgentFirst(due: readonly Cue[], plan: Plan): readonly Cue[] {
+	const heldUp = holdingUp(plan);
+	return byUrgency(due, plan, (step) => heldUp(step, aWhile));
 }
 
 /** Until when each cook's hands are free. */

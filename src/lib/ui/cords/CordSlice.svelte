@@ -23,7 +23,6 @@
 	const letter = 6.6;
 	const top = 24;
 	let width = $state(1000);
-	let chosen: string | undefined = $state();
 	/** Where now is: two fifths from the left, what is to come has more room. */
 	const nowAt = $derived(Math.round(0.4 * width));
 	const shown = $derived(inSlice(plan, clock));
@@ -33,7 +32,6 @@
 	const place = frame(false, 0, top);
 	const left = $derived(Math.round(axis.u(clock) - nowAt));
 	const height = $derived(drawing.lanesEnd + top + 6);
-	const step = $derived(plan.steps.find((s) => s.id === chosen));
 	/** Room for the names of lanes; a narrow screen has none. */
 	const names = $derived(width < 560 ? 0 : 104);
 	/** Words over each cord, where what is seen of it begins. */
@@ -57,7 +55,7 @@
 		{width}
 		{height}
 		viewBox="{left} 0 {width} {height}"
-		role="group"
+		role="img"
 		aria-label="The half hour before and after {formatClock(clock)} on the cords"
 	>
 		<Weaves {prefix} isStanding={false} />
@@ -71,13 +69,12 @@
 			frame={place}
 			{prefix}
 			isSmall={false}
-			forward={step?.part}
-			{chosen}
-			describe={({ step: s }) => `${s.say}: ${formatClock(s.from)} to ${formatClock(s.to)}`}
+			isStill
+			forward={undefined}
+			chosen={undefined}
+			describe={({ step }) => step.say}
 			onpoint={() => undefined}
-			onchoose={(id) => {
-				chosen = chosen === id ? undefined : id;
-			}}
+			onchoose={() => undefined}
 			onkey={() => undefined}
 		/>
 		{#each labels as l (l.id)}<text class="label" x={l.x} y={l.y}>{l.text}</text>{/each}
@@ -89,12 +86,6 @@
 		{/if}
 		<path class="now" d="M{left + nowAt} 2V{height}" />
 	</svg>
-	{#if step}
-		<p>
-			<strong>{step.say}</strong>
-			{formatClock(step.from)}–{formatClock(step.to)} · {plan.lanes.find((l) => l.id === step.lane)?.name}
-		</p>
-	{/if}
 </div>
 
 <style>
@@ -131,8 +122,5 @@
 	.now {
 		stroke: var(--copper);
 		stroke-width: 3;
-	}
-	p {
-		padding: var(--space-1) var(--space-3) var(--space-2);
 	}
 </style>

@@ -9,6 +9,8 @@
 		frame: Frame;
 		prefix: string;
 		isSmall: boolean;
+		/** Only to be looked at: nothing of it is touched. */
+		isStill?: boolean;
 		/** Part to bring forward. */
 		forward: string | undefined;
 		/** Step that is chosen. */
@@ -19,7 +21,19 @@
 		onchoose: (step: string) => void;
 		onkey: (event: KeyboardEvent, step: string) => void;
 	}
-	const { drawing, frame, prefix, isSmall, forward, chosen, describe, onpoint, onchoose, onkey }: Props = $props();
+	const {
+		drawing,
+		frame,
+		prefix,
+		isSmall,
+		isStill = isSmall,
+		forward,
+		chosen,
+		describe,
+		onpoint,
+		onchoose,
+		onkey
+	}: Props = $props();
 
 	const half = $derived(isSmall ? 3.5 : 6.5);
 	const tabStop = $derived(drawing.segments.some((s) => s.step.id === chosen) ? chosen : drawing.segments[0]?.step.id);
@@ -73,13 +87,13 @@
 {#each drawing.segments as s (s.step.id)}
 	<g
 		class="piece"
-		{...isSmall ? {} : control(s)}
+		{...isStill ? {} : control(s)}
 		data-step={s.step.id}
 		data-state={stateOf(s.step.part)}
 		data-look={s.look}
 		style:--tone="var(--tone-{s.tone})"
 	>
-		{#if !isSmall}<rect class="reach" {...frame.box(s.u0, s.u1, s.v - 13, s.v + 11)} />{/if}
+		{#if !isStill}<rect class="reach" {...frame.box(s.u0, s.u1, s.v - 13, s.v + 11)} />{/if}
 		{#if s.fade > s.u1 + 2}<rect {...fadeBox(s)} fill="url(#{prefix}-fade-{s.tone})" />{/if}
 		<rect
 			class="body"
