@@ -89,8 +89,8 @@ test('service moved, a guest more, a cook away: two taps each, one line on why',
 	await dialog.getByRole('button', { name: /^One more: 7/ }).click();
 	await expect(page.getByText(/Because 7 guests/)).toBeVisible({ timeout: 60_000 });
 	dialog = await life(page);
-	await dialog.getByRole('button', { name: 'You is away for ten minutes' }).click();
-	await expect(page.getByText(/Because You is away for 10 min/)).toBeVisible({ timeout: 60_000 });
+	await dialog.getByRole('button', { name: 'You: away for ten minutes' }).click();
+	await expect(page.getByText(/Because You: away for 10 min/)).toBeVisible({ timeout: 60_000 });
 	dialog = await life(page);
 	await dialog.getByRole('textbox', { name: 'Note' }).fill('The butter was salted.');
 	await dialog.getByRole('button', { name: 'Keep the note' }).click();

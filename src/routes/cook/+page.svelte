@@ -7,16 +7,15 @@
 	import type { ComponentProps } from 'svelte';
 	import { bowlsOf } from '$lib/core/model/bowls';
 	import { stationRow } from '$lib/core/model/stations';
-	import { eatenBy } from '$lib/core/model/quantities';
 	import type { Offer } from '$lib/core/plan/advise/offers';
 	import { asPlanned } from '$lib/core/plan/describe/as-planned';
-	import { toSay, type Said } from '$lib/core/run/announce';
 	import type { Cue } from '$lib/core/run/cues';
 	import { kitchenDuring, mealDuring } from '$lib/core/run/during';
 	import { debriefOf } from '$lib/core/run/debrief';
 	import { mishapsOf, seenAfter, trueLength, type Seen } from '$lib/core/rehearse/training';
 	import { instantAt, planClock, type Happening, type RunEvent } from '$lib/core/run/events';
-	import type { Facts } from '$lib/core/run/facts';
+	import { factsOf, type Facts } from '$lib/core/run/facts';
+	import { mayFailIn } from '$lib/core/run/may-fail';
 	import { passOf } from '$lib/core/run/pass';
 	import { nextHelper } from '$lib/core/run/posts';
 	import { wordReady, wordTaken } from '$lib/core/words/amounts';
@@ -30,7 +29,8 @@
 	import { serverProbe } from '$lib/state/probe-link';
 	import { Probing } from '$lib/state/probing.svelte';
 	import { Running } from '$lib/state/running.svelte';
-	import { possibleSignals, signal, signalKinds, stayAwake, type SignalKind } from '$lib/state/signals';
+	import { Announcing } from '$lib/state/announcing.svelte';
+	import { possibleSignals, signalKinds, stayAwake, type SignalKind } from '$lib/state/signals';
 	import { recall, remember } from '$lib/state/small-store';
 	import CordSlice from '$lib/ui/cords/CordSlice.svelte';
 	import ClockBar from '$lib/ui/cook/ClockBar.svelte';
@@ -39,7 +39,7 @@
 	import FirePanel from '$lib/ui/cook/FirePanel.svelte';
 	import IdleCard from '$lib/ui/cook/IdleCard.svelte';
 	import { commandOf } from '$lib/ui/cook/keys';
-	import LifeDialog, { type MayFail } from '$lib/ui/cook/LifeDialog.svelte';
+	import LifeDialog from '$lib/ui/cook/LifeDialog.svelte';
 	import NextList from '$lib/ui/cook/NextList.svelte';
 	import NowCard from '$lib/ui/cook/NowCard.svelte';
 	import OnList from '$lib/ui/cook/OnList.svelte';
@@ -101,8 +101,9 @@
 		app.planning.isCurrent && JSON.stringify(app.planning.plan.steps) !== JSON.stringify(plan.steps)
 	);
 	const hasBegun = $derived(running.hasBegun);
+	const isOver = $derived(view.isOver);
 	/** The meal as it is cooked by now: with what failed, and who came. */
-	const meal = $derived(mealDuring(cookedMeal(plan.meal), view, app.techniques));
+	const meal = $derived(mealDuring(cookedMeal(plan.meal), factsOf(running.run), app.techniques));
 	/** What is set out for it. */
 	const bowls = $derived(bowlsOf(asPlanned(meal, shownPlan), app.techniques));
 	/** What goes into the step that a cue begins, what has to stand ready, and whose it is. */
@@ -174,37 +175,19 @@
 		if (!running.training || !step || !begun || (kind !== 'look' && kind !== 'end')) return undefined;
 		return seenAfter(trueLength(running.training, step), view.clock - begun.from);
 	}
-	const debrief = $derived(view.isOver ? debriefOf(running.run, running.at) : undefined);
+	/** It replays the whole log: once, not with each tick of the clock. */
+	const debrief = $derived(
+		isOver
+			? debriefOf(
+					running.run,
+					untrack(() => running.at)
+				)
+			: undefined
+	);
 
 	let life: ReturnType<typeof LifeDialog> | undefined = $state();
 	/** Parts that may fail: of the meal, as long as they are not out. */
-	const mayFail = $derived(
-		meal.parts
-			.filter((p) => !view.served.has(p.course))
-			.map((p): MayFail => {
-				const technique = app.techniques.get(p.technique);
-				const others = [...app.techniques.values()].filter(
-					(t) => t.makes !== undefined && t.makes === technique?.makes && t.id !== p.technique
-				);
-				const styled = technique?.parameters.find((x) => x.options !== undefined && x.options.length > 1);
-				const usual = styled && (p.settings[styled.id] ?? styled.usual);
-				const values = styled?.options?.filter((o) => o.value !== usual) ?? [];
-				return {
-					id: p.id,
-					name: p.name,
-					covers: eatenBy(p, meal),
-					others: others.slice(0, 3).map(({ id, name }) => ({ id, name })),
-					wish:
-						styled && values.length > 0
-							? {
-									parameter: styled.id,
-									name: styled.name,
-									values: values.map((o) => ({ value: o.value, words: o.say }))
-								}
-							: undefined
-				};
-			})
-	);
+	const mayFail = $derived(mayFailIn(meal, app.techniques, view.served));
 	const mayBeOut = $derived(
 		kitchen.stations
 			.filter((s) => stationRow(s.kind).isHot)
@@ -240,32 +223,19 @@
 		shake: 'Shake',
 		awake: 'Stay awake'
 	};
-	let signals: ReadonlySet<SignalKind> = $state.raw(
-		new Set(signalKinds.filter((k) => (recall('juntos-signals') ?? 'awake').split(' ').includes(k)))
-	);
+	const announcing = new Announcing();
 	let possible: ReadonlySet<SignalKind> = $state.raw(new Set());
-	function switchSignal(kind: SignalKind): void {
-		signals = new Set(signalKinds.filter((k) => signals.has(k) !== (k === kind)));
-		remember('juntos-signals', [...signals].join(' '));
-	}
-	/** What was said of this run; what a screen reader is told now. */
-	let said: Said = new Map();
-	let saidIn = '';
-	let heard = $state('');
 	$effect(() => {
+		// Before anything is done, with a clock that stands, there is nobody to be told.
+		if (!hasBegun && running.speed === 0) return;
 		const due = view.now.filter(isShown);
-		if (running.run.run !== saidIn) said = new Map();
-		saidIn = running.run.run;
-		const told = toSay(due, view.clock, said);
-		said = told.said;
-		if (told.say.length === 0 || !hasBegun) return;
-		const text = told.say.map((c) => spoken(c).say).join('. ');
+		const { run } = running.run;
+		const { clock } = view;
 		untrack(() => {
-			heard = text;
-			signal(text, signals);
+			announcing.hear(run, due, clock, (cue) => spoken(cue).say);
 		});
 	});
-	$effect(() => (signals.has('awake') && hasBegun && !view.isOver ? stayAwake() : undefined));
+	$effect(() => (announcing.on.has('awake') && hasBegun && !isOver ? stayAwake() : undefined));
 
 	onMount(() => {
 		possible = possibleSignals();
@@ -323,7 +293,7 @@
 <svelte:window onkeydown={key} />
 
 <h1 class="out-of-sight">Cook: {plan.name}</h1>
-<p class="out-of-sight" role="status" aria-label="Due">{heard}</p>
+<p class="out-of-sight" role="status" aria-label="Due">{announcing.heard}</p>
 <ClockBar
 	clock={running.now}
 	plan={view.plan}
@@ -534,8 +504,10 @@
 			<h2>How cues reach you</h2>
 			<CookOptions
 				kinds={signalKinds.map((kind) => ({ kind, words: signalWords[kind], isPossible: possible.has(kind) }))}
-				on={signals}
-				onswitch={switchSignal}
+				on={announcing.on}
+				onswitch={(kind) => {
+					announcing.switch(kind);
+				}}
 			/>
 		</section>
 	</div>

@@ -13,6 +13,8 @@ import { runOf, runUntil, withEvent } from '../testing/some-run';
 import { kitchenDuring, mealDuring } from './during';
 import { instantAt, type Happening, type Run } from './events';
 import { factsOf } from './facts';
+import { wordHappening } from '../words/life';
+import { mayFailIn } from './may-fail';
 import { standingOf, viewRun } from './view';
 
 const techniques = [...library.values()];
@@ -214,4 +216,55 @@ test('what is pinned stays where it is, unless that cannot be', () => {
 			expect(Math.abs(outcome.plan.steps.find((s) => s.id === step.id)!.from - before)).toBeLessThanOrEqual(8);
 		}
 	expect(held).toBeGreaterThan(1);
+});
+
+test('guests who want the same are counted, no more of them than there are', () => {
+	for (const { demo, plan } of cases) {
+		const part = mayFailIn(demo.meal, library, new Set()).find((p) => p.wish);
+		if (!part?.wish) continue;
+		const [value] = part.wish.values;
+		const wish = {
+			part: part.id,
+			id: 'run',
+			name: value!.words,
+			covers: 1,
+			settings: { [part.wish.parameter]: value!.value }
+		};
+		let run = runOf(plan);
+		const before = (demo.meal.parts.find((p) => p.id === part.id)?.wishes ?? []).reduce((sum, w) => sum + w.covers, 0);
+		for (let n = 1; n <= part.covers + 2; n++) {
+			run = withEvent(run, { kind: 'guests', covers: demo.meal.covers, wish }, instantAt(run, plan.from + n));
+			const meal = mealDuring(demo.meal, factsOf(run), library);
+			expect(readMeal(meal, library)).toMatchObject({ ok: true });
+			const own = meal.parts.find((p) => p.id === part.id)?.wishes?.find((w) => w.id === 'run')?.covers ?? 0;
+			expect(own).toBe(Math.min(n, part.covers - before));
+		}
+	}
+});
+
+test('what may fail is what is not out; no way or wish is the part’s own; every change has its words, none of them another’s', () => {
+	for (const { demo, plan } of cases) {
+		const all = mayFailIn(demo.meal, library, new Set());
+		expect(all.map((p) => p.id)).toEqual(demo.meal.parts.map((p) => p.id));
+		const out = demo.meal.courses[0]!.id;
+		const left = mayFailIn(demo.meal, library, new Set([out])).map((p) => p.id);
+		expect(left).toEqual(demo.meal.parts.filter((p) => p.course !== out).map((p) => p.id));
+		for (const { id, others, wish } of all) {
+			const part = demo.meal.parts.find((p) => p.id === id)!;
+			const technique = library.get(part.technique)!;
+			expect(others.map((o) => o.id)).not.toContain(part.technique);
+			for (const o of others) expect(library.get(o.id)?.makes).toBe(technique.makes);
+			const usual = technique.parameters.find((x) => x.id === wish?.parameter)?.usual;
+			expect(wish?.values.map((v) => v.value) ?? []).not.toContain(part.settings[wish?.parameter ?? ''] ?? usual);
+			const say = (then?: 'again' | 'without' | 'otherwise') =>
+				wordHappening(
+					{ kind: 'failed', part: id, id: 'x', at: 0, by: '', ...(then ? { then } : {}) },
+					plan,
+					(at) => at
+				);
+			const said = [say(), say('again'), say('without'), say('otherwise')];
+			expect(new Set(said).size).toBe(4);
+			for (const words of said) expect(words.toLowerCase()).toContain(part.name.toLowerCase());
+		}
+	}
 });

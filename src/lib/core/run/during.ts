@@ -31,7 +31,9 @@ function withChange(meal: Meal, change: MealChange, techniques: Techniques): Mea
 			const there = covers === meal.covers ? meal : withCovers(meal, covers);
 			if (!wish || !there.parts.some((p) => p.id === wish.part)) return there;
 			const { part, ...own } = wish;
-			return withWish(there, part, own);
+			// Another guest may want the same.
+			const before = there.parts.find((p) => p.id === part)?.wishes?.find((w) => w.id === own.id)?.covers ?? 0;
+			return withWish(there, part, { ...own, covers: own.covers + before });
 		}
 		case 'service':
 			return withService(meal, change.course, change.to);

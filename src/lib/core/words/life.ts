@@ -56,15 +56,16 @@ export function wordHappening(
 		case 'failed': {
 			const { then } = event;
 			const some = event.covers === undefined ? '' : ` for ${event.covers}`;
+			if (then === undefined) return `some of ${part(event.part).toLowerCase()} was lost`;
 			if (then === 'without') return `without ${part(event.part).toLowerCase()}${some}`;
 			return `${part(event.part)}${some} ${then === 'otherwise' ? 'in another way' : 'again'}`;
 		}
 		case 'out':
 			return event.seconds === undefined
-				? `${what(event.what)} is out`
-				: `${what(event.what)} is away for ${formatDuration(event.seconds)}`;
+				? `${what(event.what)}: out`
+				: `${what(event.what)}: away for ${formatDuration(event.seconds)}`;
 		case 'back':
-			return `${what(event.what)} is here`;
+			return `${what(event.what)}: here again`;
 		case 'guests':
 			return event.wish
 				? `${part(event.wish.part)}, ${event.wish.name}, for ${event.wish.covers}`

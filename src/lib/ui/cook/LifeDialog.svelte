@@ -1,28 +1,10 @@
 <!-- Life differs from the plan: what takes longer, what failed, who is away, what is out of order, guests, service. -->
-<script lang="ts" module>
-	import type { Happening } from '../../core/run/events';
-
-	/** A part of the meal that may fail, with the other ways to make it. */
-	export interface MayFail {
-		readonly id: string;
-		readonly name: string;
-		readonly covers: number;
-		readonly others: readonly { readonly id: string; readonly name: string }[];
-		/** What a guest may want of it otherwise: a setting, and its values in words. */
-		readonly wish:
-			| {
-					readonly parameter: string;
-					readonly name: string;
-					readonly values: readonly { readonly value: number; readonly words: string }[];
-			  }
-			| undefined;
-	}
-</script>
-
 <script lang="ts">
 	import X from '@lucide/svelte/icons/x';
+	import type { Happening } from '../../core/run/events';
+	import type { MayFail } from '../../core/run/may-fail';
 	import { formatClock } from '../../core/units/time';
-	import Stepper from '../Stepper.svelte';
+	import FailedPart from './FailedPart.svelte';
 
 	interface Props {
 		on: readonly { readonly id: string; readonly say: string }[];
@@ -44,51 +26,19 @@
 	let dialog: HTMLDialogElement | undefined = $state();
 	let failed: string | undefined = $state();
 	let wished: string | undefined = $state();
-	let lost: number | undefined = $state();
 	let note = $state('');
-	let prices: Readonly<Record<string, string>> = $state.raw({});
 
 	const part = $derived(parts.find((p) => p.id === failed));
 	const wish = $derived(parts.find((p) => p.id === wished));
-	const some = $derived(part && lost !== undefined && lost < part.covers ? { covers: lost } : {});
-	const remedies = $derived.by((): readonly { readonly say: string; readonly happening: Happening }[] => {
-		if (!part) return [];
-		const common = { kind: 'failed', part: part.id, ...some } as const;
-		return [
-			{ say: 'Again, from the start', happening: { ...common, then: 'again' } },
-			...part.others.map((o) => ({
-				say: `As ${o.name}`,
-				happening: { ...common, then: 'otherwise', technique: o.id } as const
-			})),
-			{ say: 'Without it', happening: { ...common, then: 'without' } },
-			{ say: 'What is left will do', happening: common }
-		];
-	});
-
 	export function show(): void {
 		failed = undefined;
 		wished = undefined;
-		lost = undefined;
 		note = '';
 		dialog?.showModal();
 	}
 	function tell(happening: Happening): void {
-		asked++;
 		dialog?.close();
 		ontell(happening);
-	}
-	/** What is asked for now: what was asked for before is told no more. */
-	let asked = 0;
-	/** One after the other: each price is a plan of the rest. */
-	async function price(): Promise<void> {
-		prices = {};
-		const mine = ++asked;
-		for (const { say, happening } of remedies) {
-			if (happening.kind === 'failed' && happening.then === undefined) continue;
-			const words = await onprice(happening);
-			if (mine !== asked) return;
-			prices = { ...prices, [say]: words };
-		}
 	}
 	const minutes = [2, 5, 10];
 	const shifts = [-5, 5, 10, 15];
@@ -106,35 +56,7 @@
 		>
 	</header>
 	{#if part}
-		{#if part.covers > 1}
-			<Stepper
-				label="For how many"
-				value={lost ?? part.covers}
-				least={1}
-				most={part.covers}
-				isWhole
-				onchange={(n) => {
-					lost = n;
-					void price();
-				}}
-			/>
-		{/if}
-		<ul>
-			{#each remedies as { say, happening } (say)}
-				<li>
-					<button
-						type="button"
-						onclick={() => {
-							tell(happening);
-						}}
-						><strong>{say}</strong>
-						{#if happening.kind === 'failed' && happening.then !== undefined}<span class="soft"
-								>{prices[say] ?? 'planning …'}</span
-							>{/if}</button
-					>
-				</li>
-			{/each}
-		</ul>
+		<FailedPart {part} {onprice} ontell={tell} />
 	{:else if wish?.wish}
 		{@const { parameter, name, values } = wish.wish}
 		<p>One guest has it otherwise. {name}:</p>
@@ -174,7 +96,6 @@
 					type="button"
 					onclick={() => {
 						failed = id;
-						void price();
 					}}>{name}</button
 				>
 			{/each}
@@ -184,7 +105,7 @@
 			{#each cooks as { id, name } (id)}
 				<button
 					type="button"
-					aria-label="{name} is away for ten minutes"
+					aria-label="{name}: away for ten minutes"
 					onclick={() => {
 						dialog?.close();
 						onleave(id, 600);
@@ -297,24 +218,8 @@
 		min-height: var(--touch-cook);
 		min-width: var(--touch-cook);
 	}
-	ul {
-		display: grid;
-		gap: var(--space-2);
-		margin-top: var(--space-3);
-	}
-	li button {
-		display: flex;
-		justify-content: space-between;
-		gap: var(--space-3);
-		width: 100%;
-		font-size: var(--text-l);
-	}
 	input {
 		flex: 1;
 		min-height: var(--touch-cook);
-	}
-	.soft {
-		color: var(--ink-soft);
-		font-weight: 400;
 	}
 </style>
