@@ -21,7 +21,7 @@ const areas: Readonly<Record<string, Area>> = {
 	},
 	replans: {
 		title: 'Replans',
-		what: 'At 500 random instants of the demo evenings something happens (late, failed, a cook away, guests, service): time until the first plan of the rest, on one thread, as the worker finds it.',
+		what: 'At 500 random instants of the demo evenings something happens (late, failed, a cook away, guests, service): time until the first plan of the rest, on one thread, as the worker finds it; steps that it moves by a minute or more, beside the fewest that any plan does which is no later than it must be.',
 		run: () => benchReplans()
 	},
 	planner: {

@@ -20,7 +20,7 @@ interface Learnt {
 
 /** Search to the end, or for so much work, and keep what is learnt. */
 function learn(problem: Problem, seed: number, previous?: Schedule): readonly Learnt[] {
-	const model = ended(buildModel(problem, [], previous));
+	const model = ended(buildModel(problem, [], previous && { plan: previous }));
 	if (model.isClosed) return [];
 	const { engine } = model;
 	const { cost } = model.objective;
@@ -36,7 +36,7 @@ function learn(problem: Problem, seed: number, previous?: Schedule): readonly Le
 
 /** How the plain model takes the negation of a clause: it fails by propagation, by search, or not at all. */
 function refute(problem: Problem, { literals, most }: Learnt, previous?: Schedule): 'propagation' | 'search' | 'no' {
-	const model = ended(buildModel(problem, [], previous));
+	const model = ended(buildModel(problem, [], previous && { plan: previous }));
 	const { engine } = model;
 	const { cost } = model.objective;
 	const facts = cost === undefined || most === undefined ? [] : [[2 * cost + 1, -most]];

@@ -44,6 +44,43 @@ test('after a change it is as good as planning anew, and no equally good answer 
 	);
 });
 
+test('where moves have a price the best answer counts it, and no other is the better for moving more', () => {
+	fc.assert(
+		fc.property(
+			randomProblem(tiny),
+			fc.record({ start: fc.integer({ min: 0, max: 40 }), place: fc.integer({ min: 0, max: 80 }) }),
+			fc.integer({ min: 0, max: 3 }),
+			(problem, prices, release) => {
+				const previous = solveNow(problem);
+				fc.pre(previous.status === 'optimal');
+				const tasks = problem.tasks.map((t) => ({ ...t, release: Math.max(t.release ?? 0, release) }));
+				const later: Problem = { ...problem, tasks };
+				const counted = new Set(tasks.slice(0, -1).map((t) => t.id));
+				/** What the rules say that an answer costs, and its moves. */
+				const whole = (answer: Schedule) => {
+					const moves = tasks.filter(({ id }) => {
+						const [start, before] = [answer.starts?.[id], previous.starts?.[id]];
+						return counted.has(id) && start !== undefined && before !== undefined && start !== before;
+					});
+					const at = (t: Problem['tasks'][number], { modes }: Schedule) => t.modes[modes?.[t.id] ?? -1]?.at;
+					const carried = tasks.filter((t) => {
+						const [place, before] = [at(t, answer), at(t, previous)];
+						return counted.has(t.id) && answer.starts?.[t.id] !== undefined && before !== undefined && place !== before;
+					});
+					const own = checkSchedule(later, { ...answer, objective: undefined, bound: undefined }).objective ?? NaN;
+					return own + prices.start * moves.length + prices.place * carried.length;
+				};
+				const near = solveNow(later, { previous, moving: { ...prices, tasks: counted } });
+				if (near.status !== 'optimal') return;
+				expect(near.objective).toBe(whole(near));
+				for (const seed of [1, 2]) expect(whole(solveNow(later, { seed }))).toBeGreaterThanOrEqual(whole(near));
+				expect(whole(solveNow(later, { previous }))).toBeGreaterThanOrEqual(whole(near));
+			}
+		),
+		{ numRuns: 80, seed: 79 }
+	);
+});
+
 test('in the middle of the demo supper, what has begun stays, and little else moves', () => {
 	const [supper] = demoCases;
 	if (!supper) throw new RangeError('no demo');

@@ -13,6 +13,7 @@ import {
 	complete,
 	conflictsPerTurn,
 	firstConflicts,
+	followTurns,
 	improving,
 	improvingTurns,
 	lateTurns,
@@ -20,6 +21,7 @@ import {
 	mostLateTurns,
 	mostRepeats,
 	openTurns,
+	patientConflicts,
 	provingTurns,
 	staleAfter,
 	type Manner
@@ -76,6 +78,8 @@ export class Search {
 	private turnEnds = 0;
 	/** Whether the next turn begins from `previous`. */
 	private isFollowing: boolean;
+	/** Whether it may be late for that. */
+	private isPatient = false;
 	/** Whether nothing was tried yet with the best plan. */
 	private isNew = false;
 	/** The turn that found the best plan. */
@@ -90,6 +94,11 @@ export class Search {
 	/** Literals (pairs) to decide first, and how far that has come. */
 	private pins: number[] = [];
 	private turnPins: readonly number[] = [];
+	/** Literals (pairs) that are decided before all else, again after each conflict, while a plan is followed; how far that has come. */
+	private kept: readonly number[] = [];
+	private keptAt = 0;
+	/** Starts of the plan that is followed, units; −1: not in it. */
+	private followed = new Int32Array(0);
 	private repeats = 0;
 	private drafted: Draft | undefined;
 	/** Whether the draft was not tried yet. */
@@ -102,7 +111,8 @@ export class Search {
 	private probed: number | undefined;
 	/** Whether the best plan is shown to be the best. */
 	private isClosed = false;
-	private readonly neighbourhood: Neighbourhood;
+	/** Made when there is a plan to begin from. */
+	private drawn: Neighbourhood | undefined;
 	private isFlipping = false;
 	/** Options that were not tried yet as one step from a plan. */
 	private readonly untried: { readonly choice: number; readonly option: number }[];
@@ -127,7 +137,6 @@ export class Search {
 		const generator = xoroshiro128plus(seed);
 		this.random = (below) => (below <= 1 ? 0 : uniformInt(generator, 0, below - 1));
 		this.heap = new ActivityHeap(engine.variables, () => engine.activity);
-		this.neighbourhood = neighbourhoods(model, this.random);
 		this.around = aroundChoices(model.problem);
 		const all = model.options.flatMap((options, choice) => options.map((_, option) => ({ choice, option })));
 		this.untried = all.length <= mostFlips ? all : [];
@@ -163,6 +172,7 @@ export class Search {
 		for (;;) {
 			if (!engine.propagate()) {
 				if (!engine.resolve()) return 'closed';
+				this.keptAt = 0;
 				if (engine.conflicts >= this.turnEnds) {
 					engine.backTo(0);
 					this.beginTurn();
@@ -249,18 +259,22 @@ export class Search {
 		if (draft) this.manner = 'greedy';
 		if (this.isNew && best && this.isLate(best)) this.manner = 'sooner';
 		if (this.isFollowing) this.manner = 'follow';
-		this.isFollowing = false;
+		this.isPatient = this.manner === 'follow' && this.turns > 0;
+		this.isFollowing = this.manner === 'follow' && !best && this.turns < followTurns - 1;
 		this.turns++;
 		this.turnEnds =
 			engine.conflicts +
 			(best
 				? conflictsPerTurn[this.manner] * (complete.has(this.manner) ? luby(this.turns) : 1)
-				: Math.min(conflictsPerTurn[this.manner], firstConflicts * this.turns ** 2));
+				: this.manner === 'follow'
+					? this.isPatient ? patientConflicts : conflictsPerTurn.follow
+					: Math.min(conflictsPerTurn[this.manner], firstConflicts * this.turns ** 2));
 		this.pins = [];
+		this.kept = [];
 		this.isOrdering = this.manner === 'orders' || (this.manner === 'probe' && this.probes++ % 2 === 0);
 		if (complete.has(this.manner)) for (const x of this.model.branching) this.heap.insert(x);
-		this.wantedInstants = best ? [] : this.postponed();
-		if (this.manner === 'follow') this.pinPrevious();
+		this.wantedInstants = best || this.isPatient ? [] : this.postponed();
+		if (this.manner === 'follow') this.follow();
 		if (!best) return;
 		this.wantedModes = best.modes.slice();
 		if (this.manner === 'greedy' && draft) this.trace(draft);
@@ -308,6 +322,13 @@ export class Search {
 	/** Decide one thing; `false` when everything is decided. */
 	private decide(): boolean {
 		const { engine } = this;
+		while (this.keptAt < this.kept.length) {
+			const h = this.kept[this.keptAt++]!;
+			const v = this.kept[this.keptAt++]!;
+			if (engine.isTrue(h, v) || engine.isFalse(h, v)) continue;
+			engine.decide(h, v);
+			return true;
+		}
 		while (this.pins.length > 0) {
 			const v = this.pins.pop()!;
 			const h = this.pins.pop()!;
@@ -351,21 +372,16 @@ export class Search {
 			const wanted = greedy ? greedy.options[c]! : -1;
 			if (this.decideOneOf(model.options[c]!, wanted)) return true;
 		}
-		for (let k = 0; k < model.services.length; k++) {
-			const x = model.services[k]!;
-			if (engine.isFixed(x)) continue;
-			const wanted = Math.min(-engine.lb[2 * x + 1]!, this.wantedInstants[k] ?? 0);
-			if (wanted > engine.lb[2 * x]!) engine.decide(2 * x, wanted);
-			else engine.decide(2 * x + 1, -engine.lb[2 * x]!);
-			return true;
-		}
+		if (this.isPatient) return this.decideForward() || this.decideService();
+		if (this.decideService()) return true;
 		const { lb } = engine;
 		const { starts, ends, endShifts } = this;
+		const follows = this.manner === 'follow';
 		engine.spend(starts.length / TASKS_PER_EFFORT);
 		let next = -1;
 		let highest = -Infinity;
 		for (let i = 0; i < starts.length; i++) {
-			const rank = greedy ? this.rank[i]! : -lb[2 * ends[i]! + 1]! + endShifts[i]!;
+			const rank = follows ? this.followed[i]! : greedy ? this.rank[i]! : -lb[2 * ends[i]! + 1]! + endShifts[i]!;
 			// Most are decided already, or would not come next: the cheap looks first.
 			if (rank <= highest || !this.isThere(i) || this.isDecided(i)) continue;
 			highest = rank;
@@ -375,8 +391,47 @@ export class Search {
 		const task = model.tasks[next]!;
 		const wanted = this.best ? this.wantedModes[next]! : -1;
 		if (this.decideOneOf(task.modes, wanted, task.durations)) return true;
-		engine.decide(2 * task.start, -engine.lb[2 * task.start + 1]!);
+		const [low, high] = [lb[2 * task.start]!, -lb[2 * task.start + 1]!];
+		if (follows && this.followed[next]! >= 0 && this.followed[next]! <= low) engine.decide(2 * task.start + 1, -low);
+		else engine.decide(2 * task.start, high);
 		return true;
+	}
+
+	/** The first of what is open, as soon after its time in the plan in force as it can. */
+	private decideForward(): boolean {
+		const { engine, starts } = this;
+		const { lb } = engine;
+		engine.spend(starts.length / TASKS_PER_EFFORT);
+		let next = -1;
+		let first = Infinity;
+		for (let i = 0; i < starts.length; i++) {
+			const at = Math.max(this.followed[i]!, lb[2 * starts[i]!]!);
+			if (at >= first || !this.isThere(i) || this.isDecided(i)) continue;
+			first = at;
+			next = i;
+		}
+		if (next < 0) return false;
+		const task = this.model.tasks[next]!;
+		if (this.decideOneOf(task.modes, -1, task.durations)) return true;
+		const [low, high] = [lb[2 * task.start]!, -lb[2 * task.start + 1]!];
+		const at = Math.min(high, Math.max(low, this.followed[next]!));
+		if (at > low) engine.decide(2 * task.start, at);
+		else engine.decide(2 * task.start + 1, -at);
+		return true;
+	}
+
+	/** When the next service that is open goes out. */
+	private decideService(): boolean {
+		const { engine, model } = this;
+		for (let k = 0; k < model.services.length; k++) {
+			const x = model.services[k]!;
+			if (engine.isFixed(x)) continue;
+			const wanted = Math.min(-engine.lb[2 * x + 1]!, this.wantedInstants[k] ?? 0);
+			if (wanted > engine.lb[2 * x]!) engine.decide(2 * x, wanted);
+			else engine.decide(2 * x + 1, -engine.lb[2 * x]!);
+			return true;
+		}
+		return false;
 	}
 
 	/** Take the wanted one of several literals, else the one of least cost that is open. */
@@ -445,27 +500,36 @@ export class Search {
 		);
 	}
 
-	/** Each task where the previous plan had it, the last ones first; what is not possible any more is decided anew. */
-	private pinPrevious(): void {
+	/**
+	 * Each task where the previous plan had it, the last ones first; what is not possible any more is decided anew. With patience
+	 * what was planned first comes first, each as soon after its time as it can, and the services wait for it.
+	 */
+	private follow(): void {
 		const { model, previous } = this;
-		const { starts = {}, modes = {}, picks = {} } = previous ?? {};
-		const order = model.problem.tasks
-			.map(({ id }, i) => ({ i, start: starts[id], mode: modes[id] ?? -1 }))
-			.sort((a, b) => (a.start ?? 0) - (b.start ?? 0));
-		for (const { i, start, mode } of order) {
-			if (start === undefined) continue;
-			const x = model.tasks[i]!.start;
-			const at = Math.round(start / model.unit);
-			this.pins.push(2 * x, at, 2 * x + 1, -at, ...(model.tasks[i]!.modes[mode] ?? []));
-		}
-		model.problem.choices.forEach((c, k) => {
+		const { starts = {}, modes = {}, picks = {}, slips = {} } = previous ?? {};
+		const at = (id: string) => Math.round((starts[id] ?? -model.unit) / model.unit);
+		this.followed = Int32Array.from(model.problem.tasks, (t) => at(t.id));
+		const options = model.problem.choices.flatMap((c, k) => {
 			const option = c.options.findIndex((o) => o.id === picks[c.id]);
-			this.pins.push(...(model.options[k]![option] ?? []));
+			return [...(model.options[k]![option] ?? [])];
 		});
-		model.services.forEach((x, k) => {
-			const at = Math.round((previous?.slips?.[model.problem.services[k]!.id] ?? 0) / model.unit) + model.due[k]!;
-			this.pins.push(2 * x, at, 2 * x + 1, -at);
+		const known = [...this.followed.keys()].filter((i) => this.followed[i]! >= 0);
+		const ways = known.map((i) => model.tasks[i]!.modes[modes[model.problem.tasks[i]!.id] ?? -1] ?? []);
+		this.kept = options;
+		this.keptAt = 0;
+		if (this.isPatient) {
+			this.kept = [...options, ...ways.flat()];
+			return;
+		}
+		const services = model.services.flatMap((x, k) => {
+			const due = Math.round((slips[model.problem.services[k]!.id] ?? 0) / model.unit) + model.due[k]!;
+			return [2 * x, due, 2 * x + 1, -due];
 		});
+		const tasks = known
+			.map((i, k) => ({ start: model.tasks[i]!.start, at: this.followed[i]!, way: ways[k]! }))
+			.sort((a, b) => b.at - a.at)
+			.flatMap(({ start, at, way }) => [...way, 2 * start + 1, -at, 2 * start, at]);
+		this.kept = [...services, ...options, ...tasks];
 	}
 
 	/** A late plan as it is, earlier by all that it is late, or by a part of that once that was tried; what does not fit is decided anew. */
@@ -498,6 +562,11 @@ export class Search {
 		const count = this.model.options[choice]!.length;
 		const option = (best.options[choice]! + 1 + this.random(Math.max(1, count - 1))) % count;
 		return { choice, option, free: this.around[choice]! };
+	}
+
+	private neighbourhood(best: Incumbent): readonly number[] {
+		this.drawn ??= neighbourhoods(this.model, this.random);
+		return this.drawn(best);
 	}
 
 	/** Everything but a neighbourhood where it is in the best plan, or not far from there. */

@@ -4,6 +4,7 @@ import { findConflict } from './conflict';
 import { buildModel, type Model } from './model/model';
 import type { Incumbent } from './incumbent';
 import { building } from './model/builder';
+import type { Moving } from './model/objective';
 import { Bounding } from './bound/bound';
 import { Search } from './search';
 
@@ -14,6 +15,8 @@ export interface SolveOptions {
 	readonly budget: number;
 	/** The plan in force: the search begins from it, and of equally good answers takes the one that moves the fewest tasks. */
 	readonly previous?: Schedule | undefined;
+	/** What it costs, in the objective, to move a task from where `previous` has it; absent: only between equals. */
+	readonly moving?: Moving | undefined;
 	/** What to do when there is no plan: name a minimal conflict (as usual), or only say so. */
 	readonly infeasible?: 'explain' | 'say' | undefined;
 }
@@ -67,7 +70,9 @@ export function* solve(problem: Problem, options: SolveOptions): Solving {
 		improved,
 		spent: work / options.budget
 	});
-	const model = yield* building(buildModel(problem, [], options.previous), () => progress(false));
+	const { previous, moving } = options;
+	const near = previous && { plan: previous, moving };
+	const model = yield* building(buildModel(problem, [], near), () => progress(false));
 	const { engine } = model;
 	if (model.isClosed) return yield* infeasible(problem, options, progress);
 	const search = new Search(model, options.seed, options.previous);

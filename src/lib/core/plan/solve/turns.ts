@@ -32,7 +32,7 @@ export const lateTurns: readonly Manner[] = ['greedy', 'nearby', 'greedy', 'acti
 /** From then on a late plan is thought to be late for good. */
 export const mostLateTurns = 60;
 export const conflictsPerTurn: Record<Manner, number> = {
-	follow: 60,
+	follow: 16,
 	sooner: 60,
 	backward: 150,
 	activity: 100,
@@ -41,6 +41,10 @@ export const conflictsPerTurn: Record<Manner, number> = {
 	nearby: 80,
 	probe: 100
 };
+
+/** Without a plan so many turns follow the one in force before others are tried: as it is, then later, with more conflicts. */
+export const followTurns = 3;
+export const patientConflicts = 120;
 
 /** Without a plan the first turns are short: what begins badly is begun anew, or later. */
 export const firstConflicts = 16;

@@ -1,10 +1,10 @@
 // A problem as variables, edges, clauses and propagators of the engine: names become indices here, once.
-import type { Problem, Schedule } from '../../problem';
+import type { Problem } from '../../problem';
 import type { Engine } from '../engine';
 import { Builder, type Building } from './builder';
 import type { Item } from './items';
 import type { Literal } from './literals';
-import { Prices, type Objective } from './objective';
+import { Prices, type Near, type Objective } from './objective';
 import { addStates } from './states';
 import { addResources } from './uses';
 import { addVariables, hasCircle, type TaskModel } from './variables';
@@ -38,16 +38,17 @@ const SLICE = 2000;
  * memory grow as the problem does.
  *
  * @param assumed items that only hold where a literal of their own is true; then the objective is left out
- * @param previous a plan to stay near: among answers of one objective, the fewer tasks start at another time the better
+ * @param near a plan to stay near: among answers of one objective, the fewer tasks start at another time the better
  */
-export function* buildModel(problem: Problem, assumed: readonly Item[] = [], previous?: Schedule): Building<Model> {
+export function* buildModel(problem: Problem, assumed: readonly Item[] = [], near?: Near): Building<Model> {
 	const b = new Builder(problem, assumed);
 	const { engine } = b;
 	const v = yield* addVariables(b);
-	const prices = new Prices(b, v, previous);
+	const prices = new Prices(b, v, near);
 	yield* prices.addServices();
 	yield* prices.addWants();
 	prices.addOptions();
+	prices.addPlaces();
 	yield* prices.addSpan();
 	yield* addResources(b, v);
 	yield* addStates(b, v);

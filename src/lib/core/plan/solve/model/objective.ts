@@ -5,6 +5,20 @@ import type { Builder, Building } from './builder';
 import { together } from './literals';
 import type { Variables } from './variables';
 
+/** A plan to stay near. */
+export interface Near {
+	readonly plan: Schedule;
+	/** What it costs that a task begins at another time, or is done at another place; absent: it only decides between equals. */
+	readonly moving?: Moving | undefined;
+}
+
+/** What moves cost, and which tasks' moves do. */
+export interface Moving {
+	readonly start: number;
+	readonly place: number;
+	readonly tasks: ReadonlySet<string>;
+}
+
 /** The weighted sum to make small; the problem's objective is ⌊(sum + moves) / scale⌋ + constant. */
 export interface Objective {
 	readonly terms: readonly number[];
@@ -19,7 +33,7 @@ export interface Objective {
 	readonly constant: number;
 	/** How often the objective counts, so that no number of moves outweighs one of it. */
 	readonly scale: number;
-	/** How many tasks may move. */
+	/** What the terms leave out of the sum, beside the constant: what it costs if all moves that may. */
 	readonly moves: number;
 }
 
@@ -32,15 +46,15 @@ export class Prices {
 	readonly coefficients: number[] = [];
 	constant = 0;
 	private first: number | undefined;
-	/** For each task of a plan to stay near, a variable that is 1 only where it starts as before. */
-	private readonly stays: readonly number[];
+	/** For each task of a plan to stay near, a variable that is 1 only where it starts as before, and what a move costs. */
+	private readonly stays: readonly Stay[];
 
 	constructor(
 		private readonly b: Builder,
 		private readonly v: Variables,
-		previous: Schedule | undefined
+		private readonly near: Near | undefined
 	) {
-		this.stays = previous?.starts ? stayLiterals(b, v, previous.starts) : [];
+		this.stays = near ? staysOf(b, v, near) : [];
 	}
 
 	get scale(): number {
@@ -108,6 +122,22 @@ export class Prices {
 		});
 	}
 
+	/** What it costs that a task is done at another place than before. */
+	addPlaces(): void {
+		const { plan, moving } = this.near ?? {};
+		if (!plan || !moving) return;
+		this.b.problem.tasks.forEach((t, i) => {
+			const before = t.modes[plan.modes?.[t.id] ?? -1]?.at;
+			if (before === undefined || t.fixed || !moving.tasks.has(t.id)) return;
+			t.modes.forEach((m, k) => {
+				if (m.at === before) return;
+				const [h, value] = this.v.tasks[i]!.modes[k]!;
+				if (h !== undefined) this.add(h, moving.place);
+				if (h === undefined || value === 0) this.constant += moving.place;
+			});
+		});
+	}
+
 	/** The whole length: from the first counted start to the last service. */
 	*addSpan(): Building<void> {
 		const { b, v } = this;
@@ -140,10 +170,13 @@ export class Prices {
 	objective(): Objective {
 		const { engine } = this.b;
 		const { terms, coefficients, first, constant, scale, stays } = this;
-		for (const x of stays) {
-			// Each task that moves costs one: the upper half is −1 where it stays.
+		let moves = 0;
+		for (const { x, cost } of stays) {
+			// Each task that moves costs its price, and one: the upper half is −1 where it stays.
+			const all = cost * scale + 1;
 			terms.push(2 * x + 1);
-			coefficients.push(1);
+			coefficients.push(all);
+			moves += all;
 		}
 		const sumOf = (bound: (h: number) => number) => terms.reduce((s, h, i) => s + coefficients[i]! * bound(h), 0);
 		const [low, high] = [sumOf((h) => engine.lb[h]!), sumOf((h) => -engine.lb[h ^ 1]!)];
@@ -154,18 +187,24 @@ export class Prices {
 				? new Linear(terms, coefficients, Infinity)
 				: new Linear([...terms, 2 * cost + 1], [...coefficients, 1], 0);
 		engine.add(sum);
-		return { terms, coefficients, sum, cost, first, constant, scale, moves: stays.length };
+		return { terms, coefficients, sum, cost, first, constant, scale, moves };
 	}
 }
 
-function stayLiterals(b: Builder, v: Variables, starts: Readonly<Record<string, number>>): readonly number[] {
+/** A variable that is 1 only where a task starts as before, and what it costs, beside one, that it does not. */
+interface Stay {
+	readonly x: number;
+	readonly cost: number;
+}
+
+function staysOf(b: Builder, v: Variables, { plan, moving }: Near): readonly Stay[] {
 	return b.problem.tasks.flatMap((t, i) => {
-		const before = starts[t.id];
+		const before = plan.starts?.[t.id];
 		if (before === undefined || t.fixed || before % b.unit !== 0) return [];
 		const at = b.units(before);
 		const { start } = v.tasks[i]!;
 		const x = b.branch(0, 1);
 		b.clauses.push([2 * x + 1, 0, 2 * start, at], [2 * x + 1, 0, 2 * start + 1, -at]);
-		return [x];
+		return [{ x, cost: moving?.tasks.has(t.id) ? moving.start : 0 }];
 	});
 }
