@@ -79,31 +79,24 @@ const finest = 5;
 const coarsest = 20;
 
 /**
- * A probe's readings at times, °C.
+ * What is left, at times, of the distance between start and surroundings as a probe sees it, 1 to 0: readings are linear in it.
  *
  * The sensor is of first order, τ dy/dt = T(ξ, t) − y, y(0) = T₀, filtered exactly for food that goes straight between the
- * instants at which it is looked at; the reading is y + b. The food: the product of its directions (see `field`).
+ * instants at which it is looked at. The food: the product of its directions (see `field`).
  *
  * @param times s since heating began, ascending
  */
-export function readingsAt(
-	setting: Setting,
-	u: Unknowns,
-	times: readonly number[],
-	tables = new Tables()
-): Float64Array {
-	const own = within(setting, u);
-	const { film, t0 } = own;
-	const directions = directionsIn(own, tables);
+export function leftAt(setting: Setting, u: Unknowns, times: readonly number[], tables = new Tables()): Float64Array {
+	const directions = directionsIn(within(setting, u), tables);
 	const shortest = directions.reduce((a, b) => (b.L < a.L ? b : a));
 	const food = (t: number) => {
 		let left = 1;
 		for (const d of directions) left *= d.table.at(d.rate * t, d === shortest ? u.spot : 0);
-		return film.tinf + (t0 - film.tinf) * left;
+		return left;
 	};
 	const tau = Math.exp(u.lnTau);
 	const out = new Float64Array(times.length);
-	let [at, from, y] = [0, t0, t0];
+	let [at, from, y] = [0, 1, 1];
 	times.forEach((time, i) => {
 		const gap = time - at;
 		if (gap > 0) {
@@ -120,9 +113,25 @@ export function readingsAt(
 			}
 			at = time;
 		}
-		out[i] = y + u.offset;
+		out[i] = y;
 	});
 	return out;
+}
+
+/** Readings of a probe, °C, of what is left: y + b. */
+export function readingsOf(setting: Setting, u: Unknowns, left: Float64Array): Float64Array {
+	const { film, t0 } = within(setting, u);
+	return left.map((s) => film.tinf + (t0 - film.tinf) * s + u.offset);
+}
+
+/** A probe's readings at times (s since heating began, ascending), °C. */
+export function readingsAt(
+	setting: Setting,
+	u: Unknowns,
+	times: readonly number[],
+	tables = new Tables()
+): Float64Array {
+	return readingsOf(setting, u, leftAt(setting, u, times, tables));
 }
 
 export interface Pull {

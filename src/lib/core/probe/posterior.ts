@@ -1,5 +1,5 @@
 // What a probe's readings say of the unknowns: Laplace's approximation in six of them, at each of a row of spots.
-import { nothingKnown, readingsAt, Tables, usualLag, type Setting, type Unknowns } from './curve';
+import { leftAt, nothingKnown, readingsOf, Tables, usualLag, within, type Setting, type Unknowns } from './curve';
 
 export const media = ['oven', 'bath', 'pan'] as const;
 export type Medium = (typeof media)[number];
@@ -73,6 +73,9 @@ const spotPrior = spots.map((x, i) => {
 	return ((1 - misplaced) * near + misplaced) * (to - from);
 });
 
+/** Spots that are so much less likely, as a logarithm, are not looked at again. */
+const hopeless = 12;
+
 /** At one spot: the most likely values, their covariance (row by row, in the order of `parameters`), and its weight. */
 export interface AtSpot {
 	readonly unknowns: Unknowns;
@@ -92,7 +95,7 @@ export interface Posterior {
 /**
  * Posterior of the unknowns, given a stream.
  *
- * Gauss–Newton on the least squares with the priors as rows, Jacobian by differences, weights of a mixture of noise and
+ * Gauss–Newton on the least squares with the priors as rows, Jacobian by differences where it is not linear, weights of a mixture of noise and
  * wild readings; at each of a row of spots, whose weights are their priors times Laplace's evidence (MacKay 2003, Information
  * Theory, Inference, and Learning Algorithms, ch. 27).
  */
@@ -101,18 +104,24 @@ export function posterior(setting: Setting, medium: Medium, stream: readonly Thi
 	const sds = names.map((n) => prior[n]);
 	const times = stream.map((r) => r.time);
 	const tables = new Tables();
-	const read = (u: Unknowns) => readingsAt(setting, u, times, tables);
+	const leftOf = (u: Unknowns) => leftAt(setting, u, times, tables);
 	let weights = new Float64Array(stream.length).fill(1);
 	const fit = (spot: number, from: Unknowns, rounds: number) => {
 		let u: Unknowns = { ...from, spot };
-		let model = read(u);
+		let left = leftOf(u);
+		let model = readingsOf(setting, u, left);
 		let cost = costOf(u, model);
 		let hessian = square();
 		for (let round = 0, damping = 1e-3; round < rounds; round++) {
+			const { film, t0 } = within(setting, u);
 			const jacobian = names.map((name, i) => {
+				// Linear in these three.
+				if (name === 'offset') return left.map(() => 1);
+				if (name === 'start') return left;
+				if (name === 'around') return left.map((s) => 1 - s);
 				const step = 0.05 * sds[i]!;
-				const moved = read({ ...u, [name]: u[name] + step });
-				return moved.map((m, k) => (m - model[k]!) / step);
+				const moved = leftOf({ ...u, [name]: u[name] + step });
+				return moved.map((m, k) => ((t0 - film.tinf) * (m - left[k]!)) / step);
 			});
 			hessian = square();
 			const slope = new Float64Array(count);
@@ -135,7 +144,8 @@ export function posterior(setting: Setting, medium: Medium, stream: readonly Thi
 				names.forEach((name, a) => {
 					Object.assign(next, { [name]: u[name] + move[a]! });
 				});
-				const moved = read(next);
+				const seen = leftOf(next);
+				const moved = readingsOf(setting, next, seen);
 				const better = costOf(next, moved);
 				isBetter = better < cost + 1e-9;
 				if (!isBetter) {
@@ -143,7 +153,7 @@ export function posterior(setting: Setting, medium: Medium, stream: readonly Thi
 					continue;
 				}
 				const won = cost - better;
-				[u, model, cost] = [next, moved, better];
+				[u, left, model, cost] = [next, seen, moved, better];
 				damping = Math.max(1e-6, damping / 4);
 				if (won < 1e-3) round = rounds;
 			}
@@ -174,7 +184,10 @@ export function posterior(setting: Setting, medium: Medium, stream: readonly Thi
 		const { model } = fits[losses.indexOf(Math.min(...losses))]!;
 		weights = Float64Array.from(stream, (r, k) => trust(r.celsius - model[k]!, r.sd));
 		const before = fits;
-		fits = spots.map((spot, i) => fit(spot, before[i]!.u, 3));
+		const least = Math.min(...losses);
+		// Where no spot explains the stream, weights may change which of them is likely.
+		const limit = least < times.length ? least + hopeless : Infinity;
+		fits = spots.map((spot, i) => (losses[i]! > limit ? before[i]! : fit(spot, before[i]!.u, 3)));
 	}
 	const logs = fits.map(({ cost, hessian }, i) => Math.log(spotPrior[i]!) - cost - 0.5 * logDeterminant(hessian));
 	const most = Math.max(...logs);
