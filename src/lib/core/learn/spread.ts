@@ -95,6 +95,23 @@ export function normalShare(x: number): number {
 	return x > 0 ? 1 - tail : tail;
 }
 
+function polynomial(list: readonly number[], x: number): number {
+	let sum = 0;
+	for (let i = 0; i < list.length; i++) sum = sum * x + list[i]!;
+	return sum;
+}
+
+/** Acklam's coefficients: of the middle, above and below the line, and of the tails. */
+const middleOver = [
+	-39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716, 2.506628277459239
+];
+const middleUnder = [-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972, -13.28068155288572];
+const tailOver = [
+	-0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968,
+	2.938163982698783
+];
+const tailUnder = [0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416];
+
 /**
  * Quantile of the standard normal, 0 < p < 1, to 1.2e-9 of itself.
  *
@@ -102,23 +119,13 @@ export function normalShare(x: number): number {
  */
 export function normalQuantile(p: number): number {
 	if (!(p > 0 && p < 1)) return p === 0 ? -Infinity : p === 1 ? Infinity : NaN;
-	const a = [
-		-39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716, 2.506628277459239
-	];
-	const b = [-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972, -13.28068155288572];
-	const c = [
-		-0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968,
-		2.938163982698783
-	];
-	const d = [0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416];
-	const horner = (list: readonly number[], x: number) => list.reduce((sum, k) => sum * x + k, 0);
 	const tail = Math.min(p, 1 - p);
 	if (tail < 0.02425) {
 		const q = Math.sqrt(-2 * Math.log(tail));
-		const z = horner(c, q) / (horner(d, q) * q + 1);
+		const z = polynomial(tailOver, q) / (polynomial(tailUnder, q) * q + 1);
 		return p < 0.5 ? z : -z;
 	}
 	const q = p - 0.5;
 	const r = q * q;
-	return (horner(a, r) * q) / (horner(b, r) * r + 1);
+	return (polynomial(middleOver, r) * q) / (polynomial(middleUnder, r) * r + 1);
 }

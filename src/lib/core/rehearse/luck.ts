@@ -5,7 +5,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { normalQuantile } from '../learn/spread';
 
 /** FNV-1a over the characters, 32 bits. */
-function hashed(key: string): number {
+export function hashed(key: string): number {
 	let h = 0x811c9dc5;
 	for (let i = 0; i < key.length; i++) h = Math.imul(h ^ key.charCodeAt(i), 0x01000193);
 	// The last characters change all bits (Murmur's finish).
