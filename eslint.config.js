@@ -49,7 +49,7 @@ export default defineConfig(
 	{
 		// Kernels walk flat typed arrays inside known bounds.
 		files: [
-			'src/lib/core/{plan/solve,heat,learn,probe,safety,testing}/**/*.ts',
+			'src/lib/core/{plan/solve,heat,learn,probe,rehearse,safety,testing}/**/*.ts',
 			'src/lib/core/run/{dispatch,forecast}.ts',
 			'**/*.test.ts'
 		],

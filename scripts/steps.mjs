@@ -35,6 +35,7 @@ const sources = {
 	heat: 'cli/heat.ts',
 	times: 'cli/times.ts',
 	probe: 'cli/probe.ts',
+	rehearse: 'cli/rehearse.ts',
 	bench: 'benchmarks/bench.ts'
 };
 

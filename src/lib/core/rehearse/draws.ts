@@ -6,7 +6,7 @@ import { hashed } from './luck';
 export interface Spread {
 	readonly mu: number;
 	readonly sigma: number;
-	readonly shared?: Readonly<Record<string, number>>;
+	readonly shared?: Readonly<Record<string, number>> | undefined;
 }
 
 /** Evenings that are spread evenly between them. */

@@ -53,6 +53,8 @@ interface Serving extends Point {
 
 /** Seconds that two instants may differ and still be one. */
 const same = 1e-6;
+/** A second that something waits longer than it may costs so much of one that a service is late. */
+const spoiling = 0.1;
 /** Events whose waits go in a circle are looked at so many times. */
 const mostSweeps = 40;
 
@@ -243,7 +245,7 @@ export class Network {
 		return this.events.map((e) => e.task);
 	}
 
-	/** What the last evening cost, by the problem's own prices; a wait that was longer than it may be counts as late. */
+	/** What the last evening cost, by the problem's own prices; a wait that was longer than it may be counts in part as late. */
 	cost(lengths: Float64Array): number {
 		const { weights, instants, due } = this;
 		let cost = this.constant;
@@ -254,12 +256,12 @@ export class Network {
 		}
 		for (const s of this.servings) {
 			const wait = instants[s.service]! - s.offset - this.of(s, lengths);
-			if (wait > s.free) cost += s.rate * (Math.min(wait, s.most) - s.free);
-			if (wait > s.most) cost += weights.slip * (wait - s.most);
+			if (wait > s.free) cost += s.rate * (wait - s.free);
+			if (wait > s.most) cost += weights.slip * spoiling * (wait - s.most);
 		}
 		for (const w of this.wants) cost += w.rate * Math.max(0, this.of(w, lengths) - w.by);
 		for (const m of this.maxima)
-			cost += weights.slip * Math.max(0, this.at[m.event]! - this.of(m.from, lengths) - m.most);
+			cost += weights.slip * spoiling * Math.max(0, this.at[m.event]! - this.of(m.from, lengths) - m.most);
 		if (weights.span > 0 && this.counted.length > 0) {
 			let first = Infinity;
 			for (const e of this.counted) if (this.at[e]! < first) first = this.at[e]!;
