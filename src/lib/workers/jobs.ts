@@ -5,14 +5,16 @@ import type { Offer } from '../core/plan/advise/offers';
 import type { Standing } from '../core/plan/replan';
 import type { WhatIf } from '../core/plan/advise/what-if';
 import type { Told } from '../core/probe/estimate';
+import type { Rehearsed } from '../core/rehearse/evening';
+import type { Policy } from '../core/rehearse/network';
 import type { Reading } from '../core/probe/posterior';
 import type { PlanProgress, PlanRequest } from '../core/plan/plan-meal';
 import type { StepSlack } from '../core/plan/why/slack';
 import type { Job, PlanAnswer, Planner } from './protocol';
 import { planTogether } from './team';
 
-/** What is asked for side by side: the plan on the table, the rest of an evening that is on, a look at something else. */
-type Lane = 'table' | 'run' | 'preview';
+/** What is asked for side by side: the plan on the table, the rest of an evening that is on, a look at something else, evenings played. */
+type Lane = 'table' | 'run' | 'preview' | 'rehearsal';
 
 export interface PlannerClient {
 	/** Plan; whatever this lane was at is cancelled. */
@@ -23,6 +25,8 @@ export interface PlannerClient {
 	whatIf(request: PlanRequest, plan: Plan, onFound: (found: WhatIf) => void): Promise<void>;
 	cures(request: PlanRequest, onFound: (found: Cure) => void, lane?: Lane): Promise<void>;
 	slack(request: PlanRequest, plan: Plan, steps: readonly string[], onFound: (found: StepSlack) => void): Promise<void>;
+	/** How likely a plan is on time: by the last of the planners; whatever was being rehearsed is cancelled. */
+	rehearse(request: PlanRequest, plan: Plan, policy: Policy, onFound: (found: Rehearsed) => void): Promise<void>;
 	/** What a probe's stream says: by the last of the planners, which plans least alone. */
 	probe(step: PlannedStep, readings: readonly Reading[], now: number): Promise<Told | undefined>;
 	/** What idle hands could begin now. */
@@ -89,6 +93,11 @@ export function clientOf(
 		cures: (request, onFound, lane = 'table') => inLane(lane, (job) => first.cures(job, request, shared(onFound))),
 		slack: (request, plan, steps, onFound) =>
 			inLane('table', (job) => first.slack(job, request, plan, steps, shared(onFound))),
+		rehearse(request, plan, policy, onFound) {
+			cancel('rehearsal');
+			const own = planners.at(-1) ?? first;
+			return inLane('rehearsal', (job) => own.rehearse(job, request, plan, policy, shared(onFound)));
+		},
 		probe: async (...asked) => await guard(Promise.resolve((planners.at(-1) ?? first).probe(...asked))),
 		offers: async (...asked) => await guard(Promise.resolve((planners.at(-1) ?? first).offers(...asked))),
 		cancel: (lane = 'table') => {

@@ -7,6 +7,8 @@ import type { Standing } from '../core/plan/replan';
 import type { WhatIf } from '../core/plan/advise/what-if';
 import type { PlanOutcome, PlanProgress, PlanRequest } from '../core/plan/plan-meal';
 import type { Told } from '../core/probe/estimate';
+import type { Rehearsed } from '../core/rehearse/evening';
+import type { Policy } from '../core/rehearse/network';
 import type { Reading } from '../core/probe/posterior';
 import type { Schedule } from '../core/plan/problem';
 import type { StepSlack } from '../core/plan/why/slack';
@@ -31,6 +33,14 @@ export interface Planner {
 		plan: Plan,
 		steps: readonly string[],
 		onFound: (found: StepSlack) => Promise<void> | void
+	): Promise<void>;
+	/** How likely a plan is on time, better known as it goes on; then what room behind its steps would bring. */
+	rehearse(
+		job: Job,
+		request: PlanRequest,
+		plan: Plan,
+		policy: Policy,
+		onFound: (found: Rehearsed) => Promise<void> | void
 	): Promise<void>;
 	/** What a probe's stream says of a step: seconds since that began, °C; and the moment of asking. */
 	probe(step: PlannedStep, readings: readonly Reading[], now: number): Promise<Told | undefined> | Told | undefined;

@@ -7,6 +7,7 @@ import { offersOf } from '../core/plan/advise/offers';
 import { whatIfs } from '../core/plan/advise/what-if';
 import { planMeal } from '../core/plan/plan-meal';
 import { tell } from '../core/probe/estimate';
+import { rehearsals } from '../core/rehearse/evening';
 import { probedAs } from '../core/run/probed';
 import type { Schedule } from '../core/plan/problem';
 import { slackOf } from '../core/plan/why/slack';
@@ -88,6 +89,7 @@ export function servePlanner(): Planner {
 			}
 			return tellAll(job, measured(), onFound);
 		},
+		rehearse: (job, request, plan, policy, onFound) => tellAll(job, rehearsals(request, plan, policy), onFound),
 		probe: (step, readings, now) => {
 			const asked = probedAs(step);
 			return asked && tell({ ...asked, readings, now });

@@ -12,15 +12,18 @@
 	import LensChoice from '$lib/ui/cords/LensChoice.svelte';
 	import PartList from '$lib/ui/cords/PartList.svelte';
 	import WhatIfs from '$lib/ui/cords/WhatIfs.svelte';
+	import Rehearsal from '$lib/ui/cords/Rehearsal.svelte';
 	import StepCard from '$lib/ui/cords/StepCard.svelte';
 	import HalfHour from '$lib/ui/cords/HalfHour.svelte';
 	import { formatDuration, timeOfDay } from '$lib/core/units/time';
+	import { Rehearsing } from '$lib/state/rehearsing.svelte';
 	import { wordWaves } from '$lib/core/words/evening';
 	import { lenses, usualLens } from '$lib/ui/cords/time-axis';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
 
 	const app = getApp();
 	const { planning } = app;
+	const rehearsing = new Rehearsing(planning);
 	let lens = $state(usualLens);
 	let chosen: string | undefined = $state();
 	let pointed: string | undefined = $state();
@@ -59,6 +62,14 @@
 			untrack(() => void planning.measureSlack(app.situation(), chosen === undefined ? [] : [chosen]));
 	});
 
+	// So is how likely it is on time.
+	$effect(() => {
+		const { plan } = planning;
+		if (!app.isReady || !planning.isCurrent || planning.isWorking || planning.isTrying) return;
+		if (plan.meal === app.meal.id) untrack(() => void rehearsing.ask(app.situation()));
+	});
+	const fans = $derived(rehearsing.isOf === planning.plan ? rehearsing.odds?.tasks : undefined);
+
 	function key(event: KeyboardEvent): void {
 		const by = event.key === ']' ? 1 : event.key === '[' ? -1 : 0;
 		const at = lenses.findIndex((l) => l.lens === lens) + by;
@@ -95,6 +106,7 @@
 				{lens}
 				chosen={chosen ?? wanted}
 				slack={planning.slack}
+				{fans}
 				onchoose={choose}
 				onpoint={(step) => {
 					pointed = step;
@@ -112,7 +124,18 @@
 			}}
 		/>
 	</div>
-	<div class="one" bind:this={card}><StepCard plan={planning.spoken} step={shown} {slack} {bowls} /></div>
+	<div class="one" bind:this={card}>
+		<StepCard plan={planning.spoken} step={shown} {slack} {bowls} fan={fans?.[shown ?? '']?.end} />
+	</div>
+	{#if rehearsing.isOf === planning.plan}<Rehearsal
+			{rehearsing}
+			plan={planning.spoken}
+			onpolicy={(policy) => void rehearsing.ask(app.situation(), policy)}
+			onchoose={choose}
+			onapply={({ meal }) => {
+				app.apply({ meal });
+			}}
+		/>{/if}
 	<WhatIfs
 		found={planning.whatIfs}
 		isTrying={planning.isTrying}

@@ -1,6 +1,6 @@
 // Changes to a meal, each of which leaves it consistent: links whose steps are gone go with them.
 import type { VesselKind } from './kitchen';
-import { serviceOf, type Evening, type Guest, type Meal, type Part, type Wish } from './meal';
+import { serviceOf, type Evening, type Room, type Guest, type Meal, type Part, type Wish } from './meal';
 import { commonSettings, trayStep, type Technique } from './technique';
 
 type Techniques = ReadonlyMap<string, Technique>;
@@ -65,6 +65,12 @@ const onClock = (seconds: number) => ((seconds % day) + day) % day;
 
 /** The meal with its evening calm, even or short. */
 export const withEvening = (meal: Meal, evening: Evening): Meal => ({ ...meal, evening });
+
+/** Room behind each step; `undefined`: none. */
+export function withRoom(meal: Meal, room: Room | undefined): Meal {
+	const { room: _before, ...rest } = meal;
+	return room === undefined ? rest : { ...rest, room };
+}
 
 /** The meal with the times in the days before at which somebody is free to cook. */
 export const withFree = (meal: Meal, free: NonNullable<Meal['free']>): Meal => ({

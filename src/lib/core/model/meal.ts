@@ -67,6 +67,10 @@ const end = z.object({ part: idSchema, step: idSchema });
 export const evenings = ['calm', 'even', 'short'] as const;
 export type Evening = (typeof evenings)[number];
 
+/** Room behind each step, for what takes longer than usual. */
+export const rooms = ['some', 'much'] as const;
+export type Room = (typeof rooms)[number];
+
 export const mealSchema = z.object({
 	format: z.literal('juntos-meal'),
 	version: z.literal(1),
@@ -87,6 +91,8 @@ export const mealSchema = z.object({
 		.optional(),
 	/** How the evening goes: handwork early, or all of it as short as can be; absent: even. */
 	evening: z.enum(evenings).optional(),
+	/** Absent: none. */
+	room: z.enum(rooms).optional(),
 	/** Nothing starts before this, seconds after midnight. A service that is no later on the clock is on the day after. */
 	earliest: clock,
 	courses: z

@@ -10,6 +10,7 @@ import { scheduleOf } from './compile/schedule-of';
 import { daysOf, type Days } from './days';
 import { describePlan } from './describe/describe';
 import type { Problem, Schedule } from './problem';
+import { withRoom } from './room';
 import { withFacts, type Standing } from './replan';
 import { solve } from './solve/solve';
 
@@ -77,7 +78,8 @@ export function* seek(
 		if (!read.ok) return { kind: 'issues', issues: read.issues };
 		const near = standing?.plan ?? unmanned ?? from;
 		const previous = near && scheduleOf(near, read.value, kitchen);
-		const begun = standing && previous ? withFacts(read.value, previous, standing) : read.value;
+		const roomy = withRoom(read.value, meal.room);
+		const begun = standing && previous ? withFacts(roomy, previous, standing) : roomy;
 		const compiled = alter ? { ...begun, problem: alter(begun.problem, begun.trace.origin) } : begun;
 		const describe = (answer: Schedule) => {
 			const described = describePlan(meal, kitchen, compiled, answer);

@@ -1,7 +1,7 @@
 // A plan that holds: starts and buffers chosen for what an evening costs on the mean, not for the one in which all goes as planned.
-import { normalQuantile } from '../learn/spread';
 import { checkSchedule } from '../plan/check';
 import type { Problem, Schedule } from '../plan/problem';
+import { withRoomBehind } from '../plan/room';
 import { solve } from '../plan/solve/solve';
 import { Draw, Lengths, type Spread } from './draws';
 import { Network, type Policy } from './network';
@@ -28,7 +28,7 @@ export interface Held {
 }
 
 /** Plans are made with room for so many of the steps. */
-const quantiles = [0.6, 0.75, 0.9];
+const quantiles = [0.6, 0.75, 0.9, 0.97];
 /** Work for each of those. */
 const budget = 12_000;
 /** Evenings a move is tried on, and more on which it must be better too. */
@@ -43,32 +43,11 @@ const mostPushed = 400;
 /** A move is believed if it is better by so many standard errors of the paired difference. */
 const surely = 1;
 
-/** The problem with room behind each step, so much that a share of them would end within it; where the wait may be as long. */
-function buffered(problem: Problem, durations: Readonly<Record<string, Spread>>, share: number): Problem {
-	const z = normalQuantile(share);
-	const room = new Map(
-		problem.tasks.map((t) => {
-			const { sigma = 0, shared = {} } = durations[t.id] ?? {};
-			const spread = Math.hypot(sigma, ...Object.values(shared));
-			const length = Math.min(...t.modes.map((m) => m.duration));
-			return [t.id, t.fixed ? 0 : Math.round(length * Math.expm1(z * spread))] as const;
-		})
-	);
-	return {
-		...problem,
-		lags: problem.lags.map((l) => ({ ...l, min: Math.min(l.min + room.get(l.from)!, l.max ?? Infinity) })),
-		serve: problem.serve.map((s) => {
-			const most = s.max === undefined ? Infinity : s.max;
-			const more = Math.min(room.get(s.task)!, most);
-			return {
-				...s,
-				offset: s.offset + more,
-				...(s.max === undefined ? {} : { max: s.max - more }),
-				free: Math.max(0, s.free - more)
-			};
-		})
-	};
-}
+/** Spread of ln of a task's length, own and shared. */
+const sigmaIn = (durations: Readonly<Record<string, Spread>>) => (task: string) => {
+	const { sigma = 0, shared = {} } = durations[task] ?? {};
+	return Math.hypot(sigma, ...Object.values(shared));
+};
 
 /** An answer as one to the problem itself: the same starts, services as soon as they can; `undefined` where it breaks a rule. */
 function asPlanned(problem: Problem, schedule: Schedule): Schedule | undefined {
@@ -124,7 +103,7 @@ const meanOf = (values: Float64Array) => values.reduce((a, b) => a + b, 0) / Mat
  * A plan of less expected cost, as a stream the caller pulls and may end: each better one. The cost is averaged over evenings
  * that stay the same (sample average approximation: Kleywegt, Shapiro & Homem-de-Mello 2002, SIAM J. Optim. 12, 479–502).
  *
- * It begins from plans with room behind each step (Herroelen & Leus 2004, Int. J. Prod. Res. 42, 1599–1620), and moves starts: all
+ * It begins from plans with room behind each step, and moves starts: all
  * that is planned before an instant, one part of it, or one step, earlier or later, and what hangs on it with it; what breaks a
  * rule of the problem is no plan.
  */
@@ -154,7 +133,7 @@ export function* holdBetter(asked: Robustly): Generator<Held | undefined, Held> 
 		return true;
 	};
 	for (const share of quantiles) {
-		const search = solve(buffered(problem, durations, share), {
+		const search = solve(withRoomBehind(problem, sigmaIn(durations), share), {
 			seed,
 			budget,
 			previous: first,

@@ -35,6 +35,7 @@ export function fakePlanner(budget = 8000): FakePlanner {
 		cures: () => Promise.resolve(),
 		slack: () => Promise.resolve(),
 		probe: () => Promise.reject(new Error('no probe')),
+		rehearse: () => Promise.resolve(),
 		offers: () => Promise.resolve([]),
 		cancel: () => {
 			latest++;

@@ -4,7 +4,7 @@
 	import { formatClock, formatDuration } from '../../core/units/time';
 	import Ground from './Ground.svelte';
 	import Hands from './Hands.svelte';
-	import { layoutCords, wide, type Segment, type Sizes, type SlackOf } from './layout';
+	import { layoutCords, wide, type Segment, type FanOf, type Sizes, type SlackOf } from './layout';
 	import { frame } from './place';
 	import PassNames from './PassNames.svelte';
 	import Threads from './Threads.svelte';
@@ -20,11 +20,13 @@
 		chosen?: string | undefined;
 		/** How much later steps may be, as far as it is known. */
 		slack?: SlackOf;
+		/** When they end in evenings that were played, as far as it is known. */
+		fans?: FanOf | undefined;
 		onchoose?: (step: string) => void;
 		/** The step pointed at, or `undefined`. */
 		onpoint?: (step: string | undefined) => void;
 	}
-	const { plan, lens = usualLens, isSmall = false, chosen, slack, onchoose, onpoint }: Props = $props();
+	const { plan, lens = usualLens, isSmall = false, chosen, slack, fans, onchoose, onpoint }: Props = $props();
 
 	const prefix = $props.id();
 	const narrow = 640;
@@ -41,7 +43,7 @@
 	);
 	const length = $derived(isStanding ? 1100 : Math.max(200, width - margins.left - margins.right - 1));
 	const axis = $derived(timeAxis(plan.from, plan.to, length, lens));
-	const drawing = $derived(layoutCords(plan, axis, sizesFor(), slack));
+	const drawing = $derived(layoutCords(plan, axis, sizesFor(), slack, fans));
 	const place = $derived(frame(isStanding, margins.left, margins.top));
 	const ticks = $derived(axis.ticks(isStanding ? 30 : 54));
 	const size = $derived.by(() => {

@@ -4,6 +4,7 @@
 	import { wordReady, wordTaken } from '../../core/words/amounts';
 	import { wordInto } from '../../core/words/steps';
 	import { lookAt } from '../../core/run/cues';
+	import type { Fan } from '../../core/rehearse/rehearse';
 	import { getUnits } from '../units';
 	import type { SpokenPlan } from '../../core/words/speak';
 	import { formatClock, formatDuration, formatToService } from '../../core/units/time';
@@ -15,10 +16,12 @@
 		step: string | undefined;
 		/** How much later it may be, in words, once that is known. */
 		slack?: string | undefined;
+		/** When it ends in evenings that were played, clock times. */
+		fan?: Fan | undefined;
 		/** What is set out for its steps. */
 		bowls: readonly Bowl[];
 	}
-	const { plan, step: id, slack, bowls }: Props = $props();
+	const { plan, step: id, slack, bowls, fan }: Props = $props();
 
 	const step = $derived(plan.steps.find((s) => s.id === id));
 	const part = $derived(plan.parts.find((p) => p.id === step?.part));
@@ -58,6 +61,11 @@
 				<dd>
 					<strong>{formatDuration(step.to - step.from)}</strong>
 					<span class="soft">between {formatDuration(step.shortest)} and {formatDuration(step.longest)}</span>
+					{#if fan && fan.p90 - fan.p10 >= 60}
+						<span class="soft"
+							>in four evenings of five it ends between {formatClock(fan.p10)} and {formatClock(fan.p90)}</span
+						>
+					{/if}
 					{#if step.reason}
 						<details>
 							<summary>why so long</summary>

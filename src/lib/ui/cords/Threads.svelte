@@ -117,6 +117,9 @@
 				{...frame.box(slackFrom(s), Math.max(s.slack, s.u1), s.v + half + 1, s.v + half + 3)}
 			/>
 		{/if}
+		{#if s.fan && !isSmall && stateOf(s.step.part) === 'forward'}
+			<rect class="fan" {...frame.box(s.fan.u0, s.fan.u1, s.v - half - 1, s.v + half + 1)} rx={half} />
+		{/if}
 		{#if s.label !== ''}
 			<text class="label" x={frame.x(s.u0, 0) + 2} y={frame.y(0, s.v) - 9}>{s.label}</text>
 		{/if}
@@ -185,6 +188,13 @@
 	[data-look='still'] .body {
 		fill: var(--enamel);
 		stroke-width: 2.4;
+	}
+	.fan {
+		fill: var(--ink);
+		fill-opacity: 0.16;
+		stroke: var(--ink);
+		stroke-dasharray: 2 3;
+		pointer-events: none;
 	}
 	.slack {
 		fill: var(--herb-fill);

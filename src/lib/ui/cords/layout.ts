@@ -43,6 +43,8 @@ export interface Segment {
 	readonly label: string;
 	/** Until where it may be later, services unmoved; its own end where it may not. Absent: not known. */
 	readonly slack: number | undefined;
+	/** From when to when it ends in four evenings of five; absent: not known, or as planned. */
+	readonly fan: { readonly u0: number; readonly u1: number } | undefined;
 }
 interface Bead {
 	readonly u: number;
@@ -123,8 +125,22 @@ const leastClimb = 64;
 /** How much later a step may be, seconds, by step. */
 export type SlackOf = Readonly<Record<string, { readonly seconds: number } | undefined>>;
 
+/** When a step ends in evenings that were played, clock times, by step. */
+export type FanOf = Readonly<
+	Record<string, { readonly end: { readonly p10: number; readonly p90: number } } | undefined>
+>;
+
+/** Ends that lie closer together than this are one, seconds. */
+const leastFan = 60;
+
 /** Lay out a plan along an axis. */
-export function layoutCords(plan: SpokenPlan, axis: TimeAxis, sizes: Sizes, slackOf: SlackOf = {}): Drawing {
+export function layoutCords(
+	plan: SpokenPlan,
+	axis: TimeAxis,
+	sizes: Sizes,
+	slackOf: SlackOf = {},
+	fanOf: FanOf = {}
+): Drawing {
 	const partOf = new Map(plan.parts.map((p) => [p.id, p]));
 	const toneOf = (part: string) => partOf.get(part)?.tone ?? 0;
 	const last = plan.services.reduce((a, b) => (b.at >= a.at ? b : a));
@@ -160,6 +176,13 @@ export function layoutCords(plan: SpokenPlan, axis: TimeAxis, sizes: Sizes, slac
 		return later === undefined ? undefined : axis.u(Math.min(axis.to, step.to + later));
 	};
 
+	const fanFor = (step: SpokenStep) => {
+		const end = fanOf[step.id]?.end;
+		if (!end || end.p90 - end.p10 < leastFan) return undefined;
+		const u = (at: number) => axis.u(Math.min(axis.to, Math.max(axis.from, at)));
+		return { u0: u(end.p10), u1: u(end.p90) };
+	};
+
 	// Cords.
 	const segments = withLabels(
 		plan.steps.map((step): Segment => {
@@ -175,7 +198,8 @@ export function layoutCords(plan: SpokenPlan, axis: TimeAxis, sizes: Sizes, slac
 				hatched: step.hands.filter((h) => h.whole).map((h) => ({ u0: axis.u(h.from), u1: axis.u(h.to) })),
 				fade: Math.min(axis.length, axis.u(Math.min(axis.to, step.from + step.longest))),
 				label: '',
-				slack: slackEnd(step)
+				slack: slackEnd(step),
+				fan: fanFor(step)
 			};
 		}),
 		(part) => partOf.get(part)?.name ?? '',

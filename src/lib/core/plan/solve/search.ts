@@ -267,7 +267,9 @@ export class Search {
 			(best
 				? conflictsPerTurn[this.manner] * (complete.has(this.manner) ? luby(this.turns) : 1)
 				: this.manner === 'follow'
-					? this.isPatient ? patientConflicts : conflictsPerTurn.follow
+					? this.isPatient
+						? patientConflicts
+						: conflictsPerTurn.follow
 					: Math.min(conflictsPerTurn[this.manner], firstConflicts * this.turns ** 2));
 		this.pins = [];
 		this.kept = [];

@@ -1,0 +1,48 @@
+// Room behind each step: a plan that still holds where steps take longer than usual, at the price of a longer evening.
+import { normalQuantile } from '../learn/spread';
+import type { Room } from '../model/meal';
+import { shortestOf, type TracedStep } from './compile/traced';
+import type { Compiled } from './compile/compile';
+import type { Problem } from './problem';
+
+/** Of so many times that a step is done, it has ended within its room in this share. */
+const shares: Readonly<Record<Room, number>> = { some: 0.75, much: 0.95 };
+
+/**
+ * The problem with room behind each task, so much that a share of them would end within it; where the wait may be as long
+ * (time buffers: Herroelen & Leus 2004, Int. J. Prod. Res. 42, 1599–1620).
+ *
+ * @param sigmaOf spread of ln of a task's length
+ */
+export function withRoomBehind(problem: Problem, sigmaOf: (task: string) => number, share: number): Problem {
+	const z = normalQuantile(share);
+	const room = new Map(
+		problem.tasks.map((t) => {
+			const length = Math.min(...t.modes.map((m) => m.duration));
+			return [t.id, t.fixed ? 0 : Math.round(length * Math.expm1(z * sigmaOf(t.id)))] as const;
+		})
+	);
+	const behind = (task: string) => room.get(task) ?? 0;
+	return {
+		...problem,
+		lags: problem.lags.map((l) => ({
+			...l,
+			min: Math.max(l.min, Math.min(l.min + behind(l.from), l.max ?? Infinity))
+		})),
+		serve: problem.serve.map((s) => {
+			const more = Math.min(behind(s.task), s.max ?? Infinity);
+			const max = s.max === undefined ? {} : { max: s.max - more };
+			return { ...s, ...max, offset: s.offset + more, free: Math.max(0, s.free - more) };
+		})
+	};
+}
+
+const sigmaOf = (step: TracedStep | undefined) =>
+	step === undefined || shortestOf(step) === 0 ? 0 : Math.max(...step.ways.map((w) => w.timing.sigma));
+
+/** A compiled meal with the room that its cook has asked for. */
+export function withRoom(compiled: Compiled, room: Room | undefined): Compiled {
+	if (!room) return compiled;
+	const { problem, trace } = compiled;
+	return { ...compiled, problem: withRoomBehind(problem, (id) => sigmaOf(trace.steps.get(id)), shares[room]) };
+}

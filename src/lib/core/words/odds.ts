@@ -1,0 +1,58 @@
+// How likely a plan is on time, what is to blame, and what room behind its steps would bring: in words.
+import type { Room } from '../model/meal';
+import type { Blame, RoomOffer } from '../rehearse/evening';
+import type { Odds } from '../rehearse/rehearse';
+import { formatClock, formatDuration, minute } from '../units/time';
+import type { SpokenPlan } from './speak';
+
+/** Of a hundred evenings, as a whole number: none and all only where that is so. */
+export function inHundred(share: number): number {
+	if (share <= 0 || share >= 1) return share <= 0 ? 0 : 100;
+	return Math.min(99, Math.max(1, Math.round(100 * share)));
+}
+
+/** “61 evenings in 100 on time”. */
+export const wordOnTime = (share: number): string => {
+	const n = inHundred(share);
+	return n === 100 ? 'Every evening on time' : n === 0 ? 'No evening on time' : `${n} evenings in 100 on time`;
+};
+
+/** How sure that is, once it is not quite. */
+export const wordSure = ({ runs, error }: Pick<Odds, 'runs' | 'error'>): string =>
+	`${runs} evenings played, give or take ${Math.max(1, Math.round(200 * error))} in 100`;
+
+/** How late a course is, as a cook would say it. */
+export function wordLate({ p50, p80, p95 }: Odds['services'][string]['slip']): string {
+	const late = (s: number) => (s < 30 ? 'on time' : `${formatDuration(Math.round(s / 30) * 30)} late`);
+	const said = [late(p50), late(p80), late(p95)];
+	if (said[0] === said[2]) return `${said[0] ?? ''}, nearly always`;
+	return `half of them ${said[0] ?? ''}, four in five by ${said[1] ?? ''} at the most, 19 in 20 by ${said[2] ?? ''}`;
+}
+
+/** “the gratin: bake (41 in 100)”. */
+export function wordBlame({ step, share }: Blame, plan: SpokenPlan): string {
+	const own = plan.steps.find((s) => s.id === step);
+	const part = plan.parts.find((p) => p.id === own?.part);
+	return `${part?.name ?? ''}: ${own?.say ?? step} (${inHundred(share)} in 100)`;
+}
+
+const roomNames: Readonly<Record<Room | 'none', string>> = {
+	none: 'Without room behind the steps',
+	some: 'With some room behind each step',
+	much: 'With much room behind each step'
+};
+export const wordRoom = (room: Room | undefined): string => roomNames[room ?? 'none'];
+
+/** “begin 7 min earlier (16:35), food waits 4 min longer in all”. */
+export function wordPriceOfRoom({ begins, waiting }: Pick<RoomOffer, 'begins' | 'waiting'>, from: number): string {
+	const by = from - begins;
+	const start =
+		Math.abs(by) < minute
+			? `begin at ${formatClock(begins)} as now`
+			: `begin ${formatDuration(Math.abs(by))} ${by > 0 ? 'earlier' : 'later'} (${formatClock(begins)})`;
+	const wait =
+		Math.abs(waiting) < minute
+			? ''
+			: `; food waits ${formatDuration(Math.abs(waiting))} ${waiting > 0 ? 'longer' : 'less'} in all`;
+	return `${start}${wait}`;
+}

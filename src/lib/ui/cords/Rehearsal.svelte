@@ -1,0 +1,229 @@
+<!-- How likely the plan is on time: evenings played in the background, who is to blame, and what room would bring. -->
+<script lang="ts">
+	import type { RoomOffer } from '../../core/rehearse/evening';
+	import { formatClock } from '../../core/units/time';
+	import {
+		inHundred,
+		wordBlame,
+		wordLate,
+		wordOnTime,
+		wordPriceOfRoom,
+		wordRoom,
+		wordSure
+	} from '../../core/words/odds';
+	import type { SpokenPlan } from '../../core/words/speak';
+	import type { Rehearsing } from '../../state/rehearsing.svelte';
+	import { chanceLine } from './chance';
+
+	interface Props {
+		rehearsing: Rehearsing;
+		plan: SpokenPlan;
+		onpolicy: (policy: Rehearsing['policy']) => void;
+		onchoose: (step: string) => void;
+		onapply: (offer: RoomOffer) => void;
+	}
+	const { rehearsing, plan, onpolicy, onchoose, onapply }: Props = $props();
+
+	const { odds, offers, blame } = $derived(rehearsing);
+	const mostBlamed = 4;
+	const [width, height] = [260, 64];
+	const courses = $derived(
+		plan.services.flatMap((s) => {
+			const own = odds?.services[s.course];
+			const late = odds?.late[s.course];
+			return own && late ? [{ ...s, ...own, line: chanceLine(late, width, height) }] : [];
+		})
+	);
+</script>
+
+<section aria-label="How likely it is" aria-busy={rehearsing.isWorking}>
+	<header>
+		<h2>How likely?</h2>
+		<fieldset>
+			<legend>Steps begin</legend>
+			{#each [['hold', 'as planned'], ['early', 'as soon as they can']] as const as [policy, say] (policy)}
+				<label>
+					<input
+						type="radio"
+						name="policy"
+						checked={rehearsing.policy === policy}
+						onchange={() => {
+							onpolicy(policy);
+						}}
+					/>{say}
+				</label>
+			{/each}
+		</fieldset>
+	</header>
+	{#if odds}
+		<p class="chance" role="status">
+			<strong>{wordOnTime(odds.onTime)}</strong>
+			<span class="soft">(at most 2 min late; {wordSure(odds)})</span>
+		</p>
+		<div class="courses">
+			{#each courses as c (c.course)}
+				<figure>
+					<figcaption>
+						<strong>{c.name}</strong>
+						{inHundred(c.onTime)} in 100 at {formatClock(c.due)}
+						<span class="soft">{wordLate(c.slip)}</span>
+					</figcaption>
+					<svg viewBox="0 0 {width} {height + 18}" aria-hidden="true">
+						<path class="area" d="{c.line.path} L{width} {height} L0 {height} Z" />
+						<path class="line" d={c.line.path} />
+						<line class="ground" x1="0" x2={width} y1={height} y2={height} />
+						{#each c.line.ticks as t (t.seconds)}
+							<line class="tick" x1={t.x} x2={t.x} y1={height} y2={height + 4} />
+							<text x={t.x} y={height + 16} text-anchor={t.x === 0 ? 'start' : t.x === width ? 'end' : 'middle'}
+								>{formatClock(c.due + t.seconds)}</text
+							>
+						{/each}
+					</svg>
+				</figure>
+			{/each}
+		</div>
+		{#if blame.length > 0}
+			<p class="soft">What the last course waits for most often:</p>
+			<ul>
+				{#each blame.slice(0, mostBlamed) as b (b.step)}
+					<li style:--share="{100 * b.share}%">
+						<button
+							type="button"
+							onclick={() => {
+								onchoose(b.step);
+							}}>{wordBlame(b, plan)}</button
+						>
+					</li>
+				{/each}
+			</ul>
+		{/if}
+		{#if offers.length > 0}
+			<ol>
+				{#each offers as offer (offer.room ?? 'none')}
+					<li>
+						<span
+							><strong>{wordRoom(offer.room)}</strong>: {inHundred(odds.onTime)} → {inHundred(offer.onTime)} in 100</span
+						>
+						<span class="soft">{wordPriceOfRoom(offer, plan.from)}</span>
+						<button
+							type="button"
+							aria-label="Apply: {wordRoom(offer.room)}"
+							onclick={() => {
+								onapply(offer);
+							}}>Apply</button
+						>
+					</li>
+				{/each}
+			</ol>
+		{/if}
+		{#if rehearsing.isWorking}<p class="soft">More evenings are being played …</p>{/if}
+	{:else}
+		<p class="soft">{rehearsing.isWorking ? 'Evenings are being played …' : 'Not rehearsed yet.'}</p>
+	{/if}
+</section>
+
+<style>
+	section {
+		margin-top: var(--space-4);
+	}
+	header {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: var(--space-2) var(--space-4);
+	}
+	fieldset {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 var(--space-3);
+		border: 0;
+	}
+	legend {
+		float: left;
+		margin-right: var(--space-2);
+		color: var(--ink-soft);
+	}
+	label {
+		display: flex;
+		align-items: center;
+		gap: var(--space-1);
+		min-height: 44px;
+	}
+	.chance {
+		margin: var(--space-1) 0 var(--space-2);
+	}
+	.chance strong {
+		font-size: var(--text-l);
+	}
+	.soft {
+		color: var(--ink-soft);
+		font-size: var(--text-s);
+	}
+	.courses {
+		display: flex;
+		flex-wrap: wrap;
+		gap: var(--space-2) var(--space-4);
+	}
+	figure {
+		flex: 0 1 22rem;
+		margin: 0;
+	}
+	figcaption .soft {
+		display: block;
+	}
+	svg {
+		width: 100%;
+		max-width: 26rem;
+	}
+	.area {
+		fill: var(--herb-fill);
+		opacity: 0.25;
+	}
+	.line {
+		fill: none;
+		stroke: var(--herb-fill);
+		stroke-width: 2.5;
+	}
+	.ground,
+	.tick {
+		stroke: var(--ink-soft);
+	}
+	text {
+		fill: var(--ink-soft);
+		font-size: 11px;
+	}
+	ul {
+		display: flex;
+		flex-wrap: wrap;
+		gap: var(--space-1) var(--space-2);
+		margin: var(--space-1) 0;
+		padding: 0;
+		list-style: none;
+	}
+	ul li {
+		background: linear-gradient(to right, var(--herb-fill) var(--share), transparent var(--share)) bottom / 100% 4px
+			no-repeat;
+	}
+	ol {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(min(30rem, 100%), 1fr));
+		gap: 3px var(--space-3);
+		margin: var(--space-2) 0 0;
+		padding: 0;
+		list-style: none;
+	}
+	ol li {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		align-items: center;
+		min-height: 56px;
+		padding: var(--space-1) var(--space-3);
+		border-left: 6px solid var(--herb-fill);
+		border-radius: var(--corner);
+		background: var(--enamel);
+	}
+	ol li button {
+		grid-row: 1 / 3;
+		grid-column: 2;
+	}
+</style>
