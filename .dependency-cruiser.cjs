@@ -13,8 +13,8 @@ const layers = {
 	'core/timing/': 'core/((timing|heat|model|foods|units|learn|safety)/|issues[.]ts)',
 	'core/library/': 'core/((library|model|heat|foods|safety|units)/|issues[.]ts)',
 	// Words last: nothing that finds facts makes a sentence.
-	'core/plan/': 'core/((plan|timing|heat|model|foods|units|safety)/|issues[.]ts)',
-	'core/words/': 'core/((words|questions|plan|timing|heat|model|foods|units|safety|run|probe)/|issues[.]ts)',
+	'core/plan/': 'core/((plan|learn|timing|heat|model|foods|units|safety)/|issues[.]ts)',
+	'core/words/': 'core/((words|questions|plan|timing|heat|model|foods|units|safety|run|probe|rehearse)/|issues[.]ts)',
 	'core/run/': 'core/((run|plan|model|units|timing|probe|heat|foods|learn)/|issues[.]ts)',
 	'core/rehearse/': 'core/((rehearse|run|plan|model|learn|units|heat)/|issues[.]ts)',
 	'core/plan/solve/': 'core/(plan/solve/|plan/problem[.]ts|units/)',

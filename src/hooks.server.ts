@@ -3,7 +3,7 @@ import type { Handle, HandleServerError } from '@sveltejs/kit';
 import { asProblem } from '$lib/server/problem-details';
 
 /** The routes, for whoever asked for one that is not there or in a way that it does not take. */
-const routes = 'POST /api/plan, POST /api/solve, GET /api/schema/NAME.json';
+const routes = 'POST /api/plan, POST /api/solve, POST /api/rehearse, GET /api/probe, GET /api/schema/NAME.json';
 
 /** Of every answer that is not a page built ahead: those get the same from `scripts/serve.mjs`. */
 const headers = { 'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY' };

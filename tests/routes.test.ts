@@ -74,6 +74,7 @@ for (const [name, path, options, status, words] of [
 	['a newer meal', '/api/plan', { data: { meal: { ...meal, version: 3 } } }, 422, 'newer Juntos'],
 	['an unknown kitchen', '/api/plan', { data: { meal: { ...meal, kitchen: 'nowhere' } } }, 422, 'kitchen'],
 	['a problem that is none', '/api/solve', { data: { format: 'juntos-problem' } }, 422, 'horizon'],
+	['a rehearsal without a plan', '/api/rehearse', { data: { problem: {}, runs: 10 } }, 422, 'schedule'],
 	['seconds beyond the limit', '/api/solve?seconds=900', { data: {} }, 400, 'at most 60'],
 	['a body beyond the limit', '/api/solve', { data: { name: 'x'.repeat(1_600_000) } }, 413, 'at most'],
 	['a body far beyond the limit', '/api/solve', { data: { name: 'x'.repeat(2_600_000) } }, 413, 'at most']
@@ -92,6 +93,29 @@ for (const [name, path, options, status, words] of [
 		expect((await request.get('/plan')).ok()).toBe(true);
 	});
 }
+
+test('a plan is rehearsed, at once or line by line, the last line the whole', async ({ request }) => {
+	const problem = await example();
+	const schedule = (await (await request.post('/api/solve', { data: problem })).json()) as { starts: object };
+	const durations = Object.fromEntries(Object.keys(schedule.starts).map((id) => [id, { mu: 6, sigma: 0.3 }]));
+	const data = { problem, schedule, durations, runs: 3000, seed: 2 };
+	const whole = (await (await request.post('/api/rehearse', { data })).json()) as {
+		runs: number;
+		services: Record<string, { on_time: number; slip_s: { p50: number } }>;
+		tasks: Record<string, { critical: number }>;
+	};
+	expect(whole.runs).toBe(3000);
+	expect(Object.keys(whole.tasks)).toEqual(Object.keys(schedule.starts));
+	const headers = { accept: 'application/x-ndjson' };
+	const text = await (await request.post('/api/rehearse', { data, headers })).text();
+	const lines = text
+		.trim()
+		.split('\n')
+		.map((l) => JSON.parse(l) as typeof whole);
+	expect(lines.map((l) => l.runs)).toEqual(lines.map((l) => l.runs).toSorted((a, b) => a - b));
+	expect(lines.length).toBeGreaterThan(1);
+	expect(lines.at(-1)?.services).toEqual(whole.services);
+});
 
 test('an infeasible problem is an answer, with a conflict', async ({ request }) => {
 	const problem = { ...(await example()), horizon: 1000 };

@@ -3,12 +3,13 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { MessageChannel } from 'node:worker_threads';
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { PlanOutcome } from '../core/plan/plan-meal';
 import type { Schedule } from '../core/plan/problem';
 import { FairQueue } from './fair-queue';
-import type { Job, PlanJob, SolveJob } from './search-thread';
+import type { Answer } from '../core/rehearse/cases';
+import type { Job, Outcome, PlanJob, RehearseJob, SolveJob } from './search-thread';
 import source from './search-thread.ts?thread';
 
 /** Requests that may wait, in all and of one client. */
@@ -36,7 +37,7 @@ export class PoolError extends Error {
 
 type Kind = Job['kind'];
 interface Pool {
-	readonly threads: Piscina<Job, Schedule | PlanOutcome>;
+	readonly threads: Piscina<Job, Outcome>;
 	readonly queue: FairQueue;
 }
 
@@ -53,7 +54,7 @@ function poolFor(kind: Kind): Pool {
 	}
 	const count = Math.max(1, availableParallelism() - 1);
 	const pool = {
-		threads: new Piscina<Job, Schedule | PlanOutcome>({
+		threads: new Piscina<Job, Outcome>({
 			filename: file,
 			// As many at all times: a thread that was ended is replaced at once.
 			minThreads: count,
@@ -72,29 +73,48 @@ export interface Asker {
 	readonly signal: AbortSignal;
 }
 
+/** Do something that tells of what it has so far. */
+async function telling(onNews: ((news: unknown) => void) | undefined, work: (port: MessagePort) => Promise<Outcome>) {
+	const { port1, port2 } = new MessageChannel();
+	port1.on('message', (news: unknown) => onNews?.(news));
+	try {
+		return await work(port2);
+	} finally {
+		port1.close();
+	}
+}
+
 /**
  * Solve in a thread.
  *
  * @param onBetter called with each better answer as it is found
  * @throws {PoolError}
  */
-export async function solveInPool(
+export const solveInPool = async (
 	job: Omit<SolveJob, 'kind' | 'port' | 'stop'>,
 	asker: Asker,
 	onBetter?: (schedule: Schedule) => void
-): Promise<Schedule> {
-	const { port1, port2 } = new MessageChannel();
-	port1.on('message', (schedule: Schedule) => onBetter?.(schedule));
-	try {
-		return (await runJob(
-			(stop) => ({ ...job, stop, kind: 'solve', port: port2 }),
-			'solve',
-			job.time,
-			asker
-		)) as Schedule;
-	} finally {
-		port1.close();
-	}
+): Promise<Schedule> =>
+	(await telling(onBetter as ((news: unknown) => void) | undefined, (port) =>
+		runJob((stop) => ({ ...job, stop, kind: 'solve', port }), 'solve', job.time, asker)
+	)) as Schedule;
+
+/**
+ * Rehearse in a thread.
+ *
+ * @param onOdds called with the odds as they become better known
+ * @throws {PoolError} too late where it was not done in its time
+ */
+export async function rehearseInPool(
+	job: Omit<RehearseJob, 'kind' | 'port' | 'stop'>,
+	asker: Asker,
+	onOdds?: (odds: unknown) => void
+): Promise<Answer> {
+	const answer = await telling(onOdds, (port) =>
+		runJob((stop) => ({ ...job, stop, kind: 'rehearse', port }), 'rehearse', job.time, asker)
+	);
+	if (answer === undefined) throw new PoolError('late', undefined);
+	return answer as Answer;
 }
 
 /**
@@ -111,7 +131,7 @@ async function runJob(
 	kind: Kind,
 	time: number,
 	{ client, signal }: Asker
-): Promise<Schedule | PlanOutcome> {
+): Promise<Outcome> {
 	const { threads, queue } = poolFor(kind);
 	const answer = await queue.run(client, time, signal, () =>
 		runInThread(threads, jobFor(new Int32Array(new SharedArrayBuffer(4))), signal)
@@ -122,7 +142,7 @@ async function runJob(
 }
 
 /** Run a job; where nobody wants it any more it is told to end, and where it does not, its thread is ended. */
-async function runInThread(threads: Pool['threads'], job: Job, signal: AbortSignal): Promise<Schedule | PlanOutcome> {
+async function runInThread(threads: Pool['threads'], job: Job, signal: AbortSignal): Promise<Outcome> {
 	const kill = new AbortController();
 	let timer = setTimeout(() => {
 		kill.abort();
@@ -136,7 +156,7 @@ async function runInThread(threads: Pool['threads'], job: Job, signal: AbortSign
 	};
 	signal.addEventListener('abort', stop, { once: true });
 	try {
-		const transferList = job.kind === 'solve' && job.port ? [job.port] : [];
+		const transferList = job.kind !== 'plan' && job.port ? [job.port] : [];
 		const answer = await threads.run(job, { signal: kill.signal, transferList });
 		if (signal.aborted) throw new PoolError('gone', undefined);
 		return answer;

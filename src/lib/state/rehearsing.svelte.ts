@@ -22,7 +22,7 @@ export class Rehearsing {
 
 	constructor(private readonly planning: Pick<Planning, 'plan' | 'rehearse'>) {}
 
-	/** Whether what is known is of the plan that is shown, begun in this way. */
+	/** The plan that it is known of. */
 	get isOf(): Plan | undefined {
 		return this.plan;
 	}
@@ -43,14 +43,5 @@ export class Rehearsing {
 			else this.offers = [...this.offers, found.offer].sort((a, b) => b.onTime - a.onTime);
 		});
 		if (mine === this.latest) this.isWorking = false;
-	}
-
-	/** Forget what is known: the plan is another one. */
-	drop(): void {
-		this.latest++;
-		this.plan = undefined;
-		this.odds = undefined;
-		this.offers = [];
-		this.isWorking = false;
 	}
 }

@@ -97,7 +97,7 @@ export function normalShare(x: number): number {
 
 function polynomial(list: readonly number[], x: number): number {
 	let sum = 0;
-	for (let i = 0; i < list.length; i++) sum = sum * x + list[i]!;
+	for (const k of list) sum = sum * x + k;
 	return sum;
 }
 

@@ -68,7 +68,8 @@ export const withEvening = (meal: Meal, evening: Evening): Meal => ({ ...meal, e
 
 /** Room behind each step; `undefined`: none. */
 export function withRoom(meal: Meal, room: Room | undefined): Meal {
-	const { room: _before, ...rest } = meal;
+	const rest = { ...meal };
+	delete rest.room;
 	return room === undefined ? rest : { ...rest, room };
 }
 

@@ -1,9 +1,10 @@
 // A case of a rehearsal as it is written in a file or sent to the server, and its answer (docs/rehearse.md).
 import { z } from 'zod';
 import { issuesOf, type Issue, type Read } from '../issues';
-import { readProblem, scheduleSchema } from '../plan/problem';
+import { readProblem, scheduleSchema, type Schedule } from '../plan/problem';
 import { checkSchedule } from '../plan/check';
-import type { Odds, Rehearsal } from './rehearse';
+import { rehearse, rehearseNow, type Odds, type Rehearsal } from './rehearse';
+import { holdBetter } from './robust';
 import { usualTolerance } from './usual';
 
 /** A case, consistent. */
@@ -77,7 +78,7 @@ export function readCase(data: unknown): Read<Case> {
 }
 
 /** Odds as they are told. */
-export function tellOdds({ services, tasks, runs, onTime, error }: Odds) {
+function tellOdds({ services, tasks, runs, onTime, error }: Odds) {
 	const to = (x: number, digits: number) => Number(x.toFixed(digits));
 	return {
 		runs,
@@ -96,5 +97,48 @@ export function tellOdds({ services, tasks, runs, onTime, error }: Odds) {
 	};
 }
 
-/** What is looked at when a case is to hold better: on other evenings than those that it is told on. */
-export const tunedOn = (seed: number): number => (seed ^ 0x2545f491) >>> 0;
+type Told = ReturnType<typeof tellOdds>;
+
+/** The answer to a case: its odds; where it was asked for, a plan that holds better, and the same figures for it. */
+export type Answer = Told & {
+	readonly id: string;
+	readonly seconds: number;
+	readonly broken?: string;
+	readonly schedule?: Schedule;
+	readonly robust?: Told;
+};
+
+/** A plan that holds better is looked for on other evenings than those that it is told on. */
+const tunedOn = (seed: number): number => (seed ^ 0x2545f491) >>> 0;
+
+/**
+ * Answer a case, as a stream the caller pulls and may drop: the odds so far, now and then; the value returned is final.
+ *
+ * @param clock ms
+ */
+export function* answering(
+	{ id, improve, broken, ...asked }: Case,
+	clock: () => number
+): Generator<Told | undefined, Answer> {
+	const began = clock();
+	const stream = rehearse(asked);
+	let odds: Odds | undefined;
+	for (let batches = 1; !odds; batches++) {
+		const step = stream.next();
+		if (step.done) odds = step.value;
+		else yield (batches & (batches - 1)) === 0 ? tellOdds(step.value()) : undefined;
+	}
+	const seconds = Number(((clock() - began) / 1000).toFixed(3));
+	const first = { id, ...tellOdds(odds), seconds, ...(broken === undefined ? {} : { broken }) };
+	if (improve === undefined) return first;
+	const search = holdBetter({ ...asked, seed: tunedOn(asked.seed), rounds: Infinity });
+	const until = clock() + 1000 * improve;
+	let { schedule } = asked;
+	while (clock() < until) {
+		const step = search.next();
+		if (step.value) ({ schedule } = step.value);
+		if (step.done) break;
+		yield undefined;
+	}
+	return { ...first, schedule, robust: tellOdds(rehearseNow({ ...asked, schedule })) };
+}

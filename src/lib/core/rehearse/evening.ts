@@ -17,7 +17,7 @@ const common = { cook: 0.3, station: 0.4 } as const;
 const cold: ReadonlySet<string> = new Set(['board', 'rest', 'keep', 'fridge']);
 
 /** How long a step takes as a spread: with the others of its cook's hands, or of its station's heat. */
-export function spreadOfStep({ mu, sigma, hands, lane }: PlannedStep, kindOf: (lane: string) => string): Spread {
+function spreadOfStep({ mu, sigma, hands, lane }: PlannedStep, kindOf: (lane: string) => string): Spread {
 	const isHeated = !cold.has(kindOf(lane));
 	const cook = hands.find((h) => h.whole)?.cook;
 	const share = isHeated ? common.station : cook === undefined ? 0 : common.cook;
@@ -54,9 +54,9 @@ export function* rehearsePlan(
 	const byClock = (odds: Odds): Odds => ({
 		...odds,
 		tasks: Object.fromEntries(
-			Object.entries(odds.tasks).map(([id, { critical, end }]) => {
+			Object.entries(odds.tasks).map(([id, { end, ...own }]) => {
 				const to = (s: number) => s + trace.origin;
-				return [id, { critical, end: { p10: to(end.p10), p50: to(end.p50), p90: to(end.p90) } }];
+				return [id, { ...own, end: { p10: to(end.p10), p50: to(end.p50), p90: to(end.p90) } }];
 			})
 		)
 	});
@@ -68,21 +68,26 @@ export function* rehearsePlan(
 	}
 }
 
-/** A step that makes the evening late more often than others. */
+/** A step that makes the evening late by taking longer than planned. */
 export interface Blame {
 	readonly step: string;
 	/** Share of the evenings in which, a little shorter, it would have made the last course earlier. */
 	readonly share: number;
+	/** By how much it is later for it, on the mean, seconds. */
+	readonly delay: number;
 }
 
+/** Less is not worth a word, seconds. */
+const leastDelay = 10;
+
 /** The steps to blame, the worst first; one of each part. */
-export function blameOf({ tasks }: Odds, { steps }: Pick<Plan, 'steps'>, least = 0.05): readonly Blame[] {
+export function blameOf({ tasks }: Odds, { steps }: Pick<Plan, 'steps'>): readonly Blame[] {
 	const worst = new Map<string, Blame>();
 	for (const { id, part } of steps) {
-		const share = tasks[id]?.critical ?? 0;
-		if (share >= least && share > (worst.get(part)?.share ?? 0)) worst.set(part, { step: id, share });
+		const { critical: share = 0, delay = 0 } = tasks[id] ?? {};
+		if (delay >= leastDelay && delay > (worst.get(part)?.delay ?? 0)) worst.set(part, { step: id, share, delay });
 	}
-	return [...worst.values()].sort((a, b) => b.share - a.share);
+	return [...worst.values()].sort((a, b) => b.delay - a.delay);
 }
 
 /** What other room behind the steps would come to: a plan that was found, rehearsed. */
@@ -154,4 +159,18 @@ export function* rehearsals(request: Sought, plan: Plan, policy: Policy): Genera
 		if (step.done) break;
 	}
 	for (const offer of roomOffers(request, plan, policy)) yield offer && { kind: 'offer', offer };
+}
+
+/** An offer has to bring so much to be worth its price. */
+const worthOffering = 0.02;
+
+/** What is worth offering: more evenings on time, and no other one that brings as much sooner; or less room, where there is some. */
+export function worthWhile(offers: readonly RoomOffer[], onTime: number): readonly RoomOffer[] {
+	return offers.filter((o) => {
+		if (o.room === undefined) return true;
+		const isBeaten = offers.some(
+			(p) => p !== o && p.onTime >= o.onTime && p.begins >= o.begins && p.waiting <= o.waiting
+		);
+		return o.onTime > onTime + worthOffering && !isBeaten;
+	});
 }

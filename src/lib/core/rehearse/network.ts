@@ -282,7 +282,7 @@ export class Network {
 	critical(lengths: Float64Array, marks: Uint8Array): void {
 		marks.fill(0);
 		let last = -Infinity;
-		for (let k = 0; k < this.instants.length; k++) last = Math.max(last, this.instants[k]!);
+		for (const at of this.instants) last = Math.max(last, at);
 		if (!this.instants.some((at, k) => at === last && at > this.due[k]! + same)) return;
 		const { flat, at, late, servings } = this;
 		flat.goBack();

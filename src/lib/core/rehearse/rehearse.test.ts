@@ -13,7 +13,7 @@ import { quantileOf, rehearse, rehearseNow, type Rehearsal } from './rehearse';
 
 const causal = (problem: Problem): Problem => ({
 	...problem,
-	lags: problem.lags.map(({ max: _max, ...l }) => ({ ...l, min: Math.max(0, l.min) }))
+	lags: problem.lags.map(({ from, to, min }) => ({ from, to, min: Math.max(0, min) }))
 });
 
 /** A plan of a problem, and some evenings of it: whole multiples of the planned lengths. */
@@ -145,7 +145,7 @@ describe('chances', () => {
 		expect(Math.abs(onTime - chance(1620))).toBeLessThan(0.012);
 		expect(error).toBeLessThan(0.006);
 		// The slip's quantile is where the product says.
-		const { slip } = services['supper']!;
+		const { slip } = services.supper!;
 		for (const [share, at] of [
 			[0.8, slip.p80],
 			[0.95, slip.p95]
@@ -170,7 +170,7 @@ describe('chances', () => {
 	test('where nothing is spread all is certain', () => {
 		const { problem, schedule } = steps([600, 900], true, 1500);
 		const { onTime, services } = rehearseNow({ problem, schedule, durations: {}, ...common, runs: 600 });
-		expect([onTime, services['supper']!.slip.p95]).toEqual([1, 0]);
+		expect([onTime, services.supper!.slip.p95]).toEqual([1, 0]);
 	});
 
 	test('a plan that begins earlier is never the later for it, evening by evening', () => {

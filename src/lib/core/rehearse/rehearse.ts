@@ -16,14 +16,14 @@ export interface Rehearsal {
 	readonly seed: number;
 }
 
-export interface Slips {
+interface Slips {
 	readonly p50: number;
 	readonly p80: number;
 	readonly p95: number;
 	readonly mean: number;
 }
 
-export interface ServiceOdds {
+interface ServiceOdds {
 	/** Share of the evenings in which it goes out on time. */
 	readonly onTime: number;
 	/** Seconds late. */
@@ -37,9 +37,11 @@ export interface Fan {
 	readonly p90: number;
 }
 
-export interface TaskOdds {
+interface TaskOdds {
 	/** Share of the evenings in which, a little shorter, it would have made the last service earlier. */
 	readonly critical: number;
+	/** By how much, in an evening on the mean, it made the last service later by taking longer than planned, s. */
+	readonly delay: number;
 	/** When it ends, s from instant 0. */
 	readonly end: Fan;
 }
@@ -87,6 +89,7 @@ class Tally {
 	private readonly waits: readonly Float64Array[];
 	private readonly criticals: Float64Array;
 	private readonly marks: Uint8Array;
+	private readonly delays: Float64Array;
 	private breaches = 0;
 	private cost = 0;
 
@@ -101,6 +104,7 @@ class Tally {
 		this.waits = net.servings.map(() => new Float64Array(runs));
 		this.criticals = new Float64Array(net.tasks.length);
 		this.marks = new Uint8Array(net.tasks.length);
+		this.delays = new Float64Array(net.tasks.length);
 	}
 
 	/** Count the evening that was played last. */
@@ -124,7 +128,11 @@ class Tally {
 		this.cost += net.cost(lengths);
 		this.breaches += net.breaches(lengths);
 		net.critical(lengths, this.marks);
-		for (let i = 0; i < this.marks.length; i++) this.criticals[i]! += this.marks[i]!;
+		for (let i = 0; i < this.marks.length; i++) {
+			if (this.marks[i] === 0) continue;
+			this.criticals[i]! += 1;
+			this.delays[i]! += Math.max(0, lengths[i]! - net.lengths[i]!);
+		}
 		this.n++;
 		if (this.n % batch === 0) {
 			this.batches.push(this.inBatch / batch);
@@ -160,7 +168,10 @@ class Tally {
 				})
 			),
 			tasks: Object.fromEntries(
-				net.tasks.map((id, i) => [id, { critical: this.criticals[i]! / n, end: fanOf(sofar(this.ends[i]!)) }])
+				net.tasks.map((id, i) => [
+					id,
+					{ critical: this.criticals[i]! / n, delay: this.delays[i]! / n, end: fanOf(sofar(this.ends[i]!)) }
+				])
 			),
 			breaches: this.breaches / n,
 			cost: this.cost / n,

@@ -107,7 +107,7 @@ const meanOf = (values: Float64Array) => values.reduce((a, b) => a + b, 0) / Mat
  * that is planned before an instant, one part of it, or one step, earlier or later, and what hangs on it with it; what breaks a
  * rule of the problem is no plan.
  */
-export function* holdBetter(asked: Robustly): Generator<Held | undefined, Held> {
+export function* holdBetter(asked: Robustly): Generator<Held | undefined, Held, undefined> {
 	const { problem, durations, seed, grid = 1, rounds = 1 } = asked;
 	const first = asPlanned(problem, asked.schedule) ?? asked.schedule;
 	const { tasks, lengths } = new Network(problem, first);

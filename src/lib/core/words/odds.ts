@@ -23,17 +23,24 @@ export const wordSure = ({ runs, error }: Pick<Odds, 'runs' | 'error'>): string 
 
 /** How late a course is, as a cook would say it. */
 export function wordLate({ p50, p80, p95 }: Odds['services'][string]['slip']): string {
-	const late = (s: number) => (s < 30 ? 'on time' : `${formatDuration(Math.round(s / 30) * 30)} late`);
-	const said = [late(p50), late(p80), late(p95)];
-	if (said[0] === said[2]) return `${said[0] ?? ''}, nearly always`;
-	return `half of them ${said[0] ?? ''}, four in five by ${said[1] ?? ''} at the most, 19 in 20 by ${said[2] ?? ''}`;
+	const [half, most, all] = [p50, p80, p95].map((s) => Math.round(s / 30) * 30);
+	if (!all) return 'hardly ever late';
+	const late = (s = 0) => (s === 0 ? 'on time' : `at most ${formatDuration(s)} late`);
+	return `half of them ${late(half)}, four in five ${late(most)}, 19 in 20 ${late(all)}`;
 }
 
-/** “the gratin: bake (41 in 100)”. */
-export function wordBlame({ step, share }: Blame, plan: SpokenPlan): string {
+/** “Celeriac gratin: bake (3 min on the mean, in 41 evenings of 100)”. */
+export function wordBlame({ step, share, delay }: Blame, plan: SpokenPlan): string {
 	const own = plan.steps.find((s) => s.id === step);
 	const part = plan.parts.find((p) => p.id === own?.part);
-	return `${part?.name ?? ''}: ${own?.say ?? step} (${inHundred(share)} in 100)`;
+	const long = formatDuration(Math.max(15, Math.round(delay / 15) * 15));
+	return `${part?.name ?? ''}: ${own?.say ?? step} (${long}, in ${inHundred(share)} of 100)`;
+}
+
+/** “waits 14 min, 30 at the most in nine of ten”: on the plate's way, in evenings that were played. */
+export function wordWait({ p50, p90 }: { readonly p50: number; readonly p90: number }): string {
+	const rounded = (s: number) => formatDuration(Math.max(0, Math.round(s / 60) * 60));
+	return p90 < minute ? 'hardly waits' : `waits ${rounded(p50)}, in one of ten ${rounded(p90)} or more`;
 }
 
 const roomNames: Readonly<Record<Room | 'none', string>> = {

@@ -1,6 +1,6 @@
 <!-- How likely the plan is on time: evenings played in the background, who is to blame, and what room would bring. -->
 <script lang="ts">
-	import type { RoomOffer } from '../../core/rehearse/evening';
+	import { worthWhile, type RoomOffer } from '../../core/rehearse/evening';
 	import { formatClock } from '../../core/units/time';
 	import {
 		inHundred,
@@ -9,7 +9,8 @@
 		wordOnTime,
 		wordPriceOfRoom,
 		wordRoom,
-		wordSure
+		wordSure,
+		wordWait
 	} from '../../core/words/odds';
 	import type { SpokenPlan } from '../../core/words/speak';
 	import type { Rehearsing } from '../../state/rehearsing.svelte';
@@ -26,6 +27,15 @@
 
 	const { odds, offers, blame } = $derived(rehearsing);
 	const mostBlamed = 4;
+	const shown = $derived(worthWhile(offers, odds?.onTime ?? 1));
+	/** How long each part waits for its plate; of batches the one that is ready last. */
+	const waits = $derived(
+		plan.parts.flatMap((part) => {
+			const own = plan.steps.filter((s) => s.part === part.id).flatMap((s) => odds?.waits[s.id] ?? []);
+			const least = own.reduce((a, b) => (b.p50 < a.p50 ? b : a), own[0] ?? { p10: 0, p50: 0, p90: 0 });
+			return own.length > 0 ? [{ part, wait: least }] : [];
+		})
+	);
 	const [width, height] = [260, 64];
 	const courses = $derived(
 		plan.services.flatMap((s) => {
@@ -83,10 +93,10 @@
 			{/each}
 		</div>
 		{#if blame.length > 0}
-			<p class="soft">What the last course waits for most often:</p>
+			<p class="soft">What makes the last course late, on the mean:</p>
 			<ul>
 				{#each blame.slice(0, mostBlamed) as b (b.step)}
-					<li style:--share="{100 * b.share}%">
+					<li>
 						<button
 							type="button"
 							onclick={() => {
@@ -97,9 +107,20 @@
 				{/each}
 			</ul>
 		{/if}
-		{#if offers.length > 0}
+		{#if waits.length > 0}
+			<details>
+				<summary>How long each part waits for its plate</summary>
+				<dl>
+					{#each waits as w (w.part.id)}<div>
+							<dt>{w.part.name}</dt>
+							<dd>{wordWait(w.wait)}</dd>
+						</div>{/each}
+				</dl>
+			</details>
+		{/if}
+		{#if shown.length > 0}
 			<ol>
-				{#each offers as offer (offer.room ?? 'none')}
+				{#each shown as offer (offer.room ?? 'none')}
 					<li>
 						<span
 							><strong>{wordRoom(offer.room)}</strong>: {inHundred(odds.onTime)} → {inHundred(offer.onTime)} in 100</span
@@ -142,6 +163,25 @@
 		float: left;
 		margin-right: var(--space-2);
 		color: var(--ink-soft);
+		line-height: 44px;
+	}
+	summary {
+		min-height: 44px;
+		align-content: center;
+	}
+	dl {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(min(20rem, 100%), 1fr));
+		gap: var(--space-1) var(--space-3);
+		margin: 0 0 var(--space-2);
+	}
+	dt {
+		font-weight: 600;
+	}
+	dd {
+		margin: 0;
+		color: var(--ink-soft);
+		font-size: var(--text-s);
 	}
 	label {
 		display: flex;
@@ -199,10 +239,6 @@
 		margin: var(--space-1) 0;
 		padding: 0;
 		list-style: none;
-	}
-	ul li {
-		background: linear-gradient(to right, var(--herb-fill) var(--share), transparent var(--share)) bottom / 100% 4px
-			no-repeat;
 	}
 	ol {
 		display: grid;

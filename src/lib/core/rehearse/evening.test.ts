@@ -1,0 +1,144 @@
+// A meal's plan rehearsed: its odds by the plan's clock, who is to blame, and what room behind the steps brings.
+import { describe, expect, test } from 'vitest';
+import { library } from '../library/library';
+import { withRoom } from '../model/edit-meal';
+import { rooms } from '../model/meal';
+import { checkSchedule } from '../plan/check';
+import { scheduleOf } from '../plan/compile/schedule-of';
+import { planMealNow } from '../plan/plan-meal';
+import { withRoomBehind } from '../plan/room';
+import { compileDemo, demoCases, planDemo } from '../testing/demo-plan';
+import { solveNow } from '../testing/solve-now';
+import { inHundred, wordBlame, wordLate, wordOnTime, wordPriceOfRoom, wordWait } from '../words/odds';
+import { speakPlan } from '../words/speak';
+import { blameOf, rehearsals, rehearsePlan, roomOffers, spreadsOf, worthWhile, type RoomOffer } from './evening';
+import type { Odds } from './rehearse';
+
+const cases = demoCases.map((demo) => {
+	const plan = planDemo(demo, 3000);
+	return { demo, plan, request: { ...demo, techniques: [...library.values()], seed: 1, budget: 3000 } };
+});
+
+function oddsOf({ request, plan }: (typeof cases)[number], policy: 'hold' | 'early' = 'hold'): Odds {
+	const stream = rehearsePlan(request, plan, policy, 1024);
+	for (;;) {
+		const step = stream.next();
+		if (!step.done) continue;
+		if (!step.value) throw new Error('not rehearsed');
+		return step.value;
+	}
+}
+
+describe.each(cases.map((c) => [c.demo.meal.name, c] as const))('%s', (_, c) => {
+	const { plan, demo, request } = c;
+	const odds = oddsOf(c);
+
+	test('its steps end around their planned ends, none before the plan begins', () => {
+		for (const s of plan.steps) {
+			const { end } = odds.tasks[s.id]!;
+			expect(end.p10, s.id).toBeGreaterThan(plan.from);
+			expect(end.p10).toBeLessThanOrEqual(end.p50);
+			expect(end.p50).toBeLessThanOrEqual(end.p90);
+			// Held, a step that takes its usual time ends no sooner than planned.
+			expect(end.p90, s.id).toBeGreaterThan(s.to - 60);
+		}
+	});
+
+	test('a course is late as its quantiles say, and all are on time no more often than each', () => {
+		for (const s of plan.services) {
+			const { onTime, slip } = odds.services[s.course]!;
+			expect(odds.onTime).toBeLessThanOrEqual(onTime + 1e-9);
+			expect(slip.p50).toBeLessThanOrEqual(slip.p80);
+			expect(slip.p80).toBeLessThanOrEqual(slip.p95);
+			expect(odds.late[s.course]).toHaveLength(101);
+			const shareOnTime = odds.late[s.course]!.filter((late) => late <= 120).length / 101;
+			expect(Math.abs(shareOnTime - onTime)).toBeLessThan(0.02);
+		}
+	});
+
+	test('begun as soon as they can, steps make no course later', () => {
+		const early = oddsOf(c, 'early');
+		expect(early.onTime).toBeGreaterThanOrEqual(odds.onTime);
+	});
+
+	test('blame goes to what takes longer than planned, one step of each part, the worst first', () => {
+		const blame = blameOf(odds, plan);
+		expect(blame.length).toBeGreaterThan(0);
+		expect(blame.map((b) => b.delay)).toEqual(blame.map((b) => b.delay).toSorted((a, b) => b - a));
+		const parts = blame.map((b) => plan.steps.find((s) => s.id === b.step)?.part);
+		expect(new Set(parts).size).toBe(parts.length);
+		const spoken = speakPlan(plan, 'metric');
+		for (const b of blame) {
+			expect(plan.steps.find((s) => s.id === b.step)!.sigma).toBeGreaterThan(0);
+			expect(wordBlame(b, spoken)).toMatch(/^.+: .+ \(.+, in \d+ of 100\)$/);
+		}
+	});
+
+	test('a step has all of its spread, its own and what it shares', () => {
+		const spreads = spreadsOf(plan);
+		for (const s of plan.steps) {
+			const { sigma, shared = {}, mu } = spreads[s.id]!;
+			expect(Math.hypot(sigma, ...Object.values(shared))).toBeCloseTo(s.sigma, 9);
+			expect(mu).toBe(s.mu);
+		}
+	});
+
+	test('room behind the steps is a plan without it too, and is kept in what it brings', () => {
+		const { problem } = compileDemo(demo);
+		const roomy = withRoomBehind(problem, (id) => plan.steps.find((s) => s.id === id)?.sigma ?? 0, 0.75);
+		const answer = solveNow(roomy, { budget: 6000, infeasible: 'say' });
+		if (answer.starts) {
+			const plain = { ...answer, objective: undefined, bound: undefined, status: 'feasible' as const };
+			const broken = checkSchedule(problem, plain).violations.filter((v) => !v.startsWith('says '));
+			expect(broken).toEqual([]);
+		}
+		const outcome = planMealNow({ ...request, meal: withRoom(demo.meal, 'some') });
+		expect(outcome.kind).toBe('plan');
+		if (outcome.kind !== 'plan') return;
+		const compiled = compileDemo(demo);
+		expect(Object.keys(scheduleOf(outcome.plan, compiled, demo.kitchen).starts ?? {}).length).toBeGreaterThan(10);
+	});
+});
+
+test('what is found comes in its order: the odds, better known, then what other room brings', () => {
+	const [, brunch] = cases;
+	const found = [...rehearsals(brunch!.request, brunch!.plan, 'hold')].filter((f) => f !== undefined);
+	const kinds = found.map((f) => f.kind);
+	expect(kinds.indexOf('offer')).toBeGreaterThan(kinds.lastIndexOf('odds'));
+	const offers = found.flatMap((f) => (f.kind === 'offer' ? [f.offer] : []));
+	expect(offers.map((o) => o.room)).toEqual([...rooms]);
+	expect(offers.map((o) => o.meal.room)).toEqual([...rooms]);
+	const without = [...roomOffers({ ...brunch!.request, meal: withRoom(brunch!.demo.meal, 'much') }, brunch!.plan)];
+	expect(without.flatMap((o) => (o ? [o.room] : []))).toEqual([undefined, 'some']);
+});
+
+test('only what brings something is offered', () => {
+	const meal = cases[0]!.demo.meal;
+	const offer = (room: RoomOffer['room'], onTime: number, begins: number, waiting = 0) => ({
+		room,
+		onTime,
+		begins,
+		waiting,
+		meal
+	});
+	const [some, much] = [offer('some', 0.3, 5000), offer('much', 0.5, 6000)];
+	expect(worthWhile([some, much], 0.1)).toEqual([much]);
+	expect(worthWhile([some, offer('much', 0.5, 4000)], 0.1)).toHaveLength(2);
+	expect(worthWhile([some], 0.29)).toEqual([]);
+	expect(worthWhile([offer(undefined, 0.1, 7000)], 0.5)).toHaveLength(1);
+});
+
+test('words: none and all only where that is so, times as a cook rounds them', () => {
+	expect([0, 0.001, 0.5, 0.999, 1].map(inHundred)).toEqual([0, 1, 50, 99, 100]);
+	expect(wordOnTime(0.61)).toBe('61 evenings in 100 on time');
+	expect(wordOnTime(1)).toBe('Every evening on time');
+	expect(wordLate({ p50: 0, p80: 0, p95: 10, mean: 1 })).toBe('hardly ever late');
+	expect(wordLate({ p50: 0, p80: 95, p95: 240, mean: 50 })).toBe(
+		'half of them on time, four in five at most 1½ min late, 19 in 20 at most 4 min late'
+	);
+	expect(wordWait({ p50: 100, p90: 30 })).toBe('hardly waits');
+	expect(wordPriceOfRoom({ begins: 60_000, waiting: 240 }, 60_420)).toMatch(
+		/^begin 7 min earlier \(16:40\); food waits 4 min longer in all$/
+	);
+	expect(wordPriceOfRoom({ begins: 60_420, waiting: 0 }, 60_420)).toBe('begin at 16:47 as now');
+});
