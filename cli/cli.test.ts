@@ -213,3 +213,51 @@ test(
 	},
 	wait
 );
+
+test(
+	'rehearse and learn: each case by itself, what is wrong in words',
+	async () => {
+		const problem = example;
+		const solved = JSON.parse((await run('solve', `${root}problems/example.json`, '--seconds', '2')).out) as {
+			starts: Record<string, number>;
+		};
+		const durations = Object.fromEntries(Object.keys(solved.starts).map((id) => [id, { mu: 6, sigma: 0.3 }]));
+		const one = { id: 'a', problem, schedule: solved, durations, runs: 600, seed: 1, improve_s: 0.3 };
+		const cases = [
+			one,
+			{ ...one, id: 'b', schedule: { ...solved, starts: {} } },
+			{ ...one, id: 'c', durations: { nothing: { mu: 1, sigma: 1 } } }
+		];
+		const told = await run('rehearse', file('rehearsals.json', { cases }));
+		expect(told.err).toBe('');
+		const { results } = JSON.parse(told.out) as {
+			results: { id: string; services?: object; robust?: { services: object }; schedule?: object; issues?: string[] }[];
+		};
+		expect(results.map((r) => r.id)).toEqual(['a', 'b', 'c']);
+		expect(Object.keys(results[0]?.robust?.services ?? {})).toEqual(Object.keys(results[0]?.services ?? {}));
+		expect(results[1]?.issues?.join()).toMatch(/no plan of the problem/);
+		expect(results[2]?.issues?.join()).toMatch(/durations\.nothing.*no task/);
+
+		const record = { day: 1, step: 'dice', kind: 'hands', cook: 'a', predicted_s: 100, actual_s: 120 };
+		const ask = [{ day: 5, step: 'dice', kind: 'hands', cook: 'a', predicted_s: 100 }];
+		const learnt = await run(
+			'learn',
+			file('records.json', {
+				cases: [
+					{ id: 'x', records: [record], ask },
+					{ id: 'y', records: [{}], ask }
+				]
+			})
+		);
+		expect(learnt.err).toBe('');
+		const [x, y] = (
+			JSON.parse(learnt.out) as {
+				results: { answers?: { p10: number; p50: number; enough: boolean }[]; issues?: string[] }[];
+			}
+		).results;
+		expect(x?.answers?.[0]).toMatchObject({ enough: false });
+		expect(x?.answers?.[0]?.p50).toBeGreaterThan(100);
+		expect(y?.issues?.join()).toMatch(/records\[0\]\.day/);
+	},
+	wait
+);

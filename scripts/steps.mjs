@@ -36,6 +36,7 @@ const sources = {
 	times: 'cli/times.ts',
 	probe: 'cli/probe.ts',
 	rehearse: 'cli/rehearse.ts',
+	learn: 'cli/learn.ts',
 	bench: 'benchmarks/bench.ts'
 };
 

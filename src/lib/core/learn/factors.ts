@@ -97,6 +97,21 @@ export function updateRobust(
 	};
 }
 
+/** Of an observation: how far it is off what is believed (r), with what variance (S), and that belief (x). */
+export function residualOf(factors: Factors, { of, y, sigma }: Observation) {
+	const picked = factors.priors.flatMap((p, i) => (of.includes(p.id) ? [i] : []));
+	const x = picked.reduce((sum, i) => sum + factors.x[i]!, 0);
+	const S = picked.reduce((sum, i) => picked.reduce((s, j) => s + factors.Q[i]![j]!, sum), 0) + sigma * sigma;
+	return { r: y - x, S, x };
+}
+
+/** A factor as unsure as before any record; what was believed of it stays the best guess. */
+export function resetTo(factors: Factors, id: string): Factors {
+	const k = factors.priors.findIndex((p) => p.id === id);
+	const { sd = 0 } = factors.priors[k] ?? {};
+	return { ...factors, Q: factors.Q.map((row, i) => row.map((q, j) => (i === k && j === k ? sd * sd : q))) };
+}
+
 function updateBy(
 	factors: Factors,
 	of: readonly string[],

@@ -1,0 +1,58 @@
+// npm run --silent learn -- cases.json: what records of evenings say of the next one, as `docs/learn.md` defines it.
+import { z } from 'zod';
+import { issuesOf } from '$lib/core/issues';
+import { foretell, type Asked } from '$lib/core/learn/record';
+import { wordIssues } from '$lib/core/words/issues';
+import { command, load, refuse, Refused } from './command';
+
+const seconds = z.number().gt(0, 'must be above 0').max(10_000_000);
+const askSchema = z.object({
+	day: z.number().min(-1_000_000).max(1_000_000),
+	step: z.string().min(1),
+	kind: z.enum(['hands', 'heat']),
+	cook: z.string().nullish(),
+	equipment: z.string().nullish(),
+	predicted_s: seconds
+});
+const recordSchema = askSchema.extend({ actual_s: seconds, disturbed: z.boolean().nullish() });
+const caseSchema = z.object({
+	id: z.coerce.string(),
+	records: z.array(recordSchema).max(200_000),
+	ask: z.array(askSchema).max(100_000)
+});
+
+const askedFrom = ({ cook, equipment, predicted_s: predicted, ...own }: z.infer<typeof askSchema>): Asked => ({
+	...own,
+	predicted,
+	cook: cook ?? undefined,
+	equipment: equipment ?? undefined
+});
+
+function resultOf(data: unknown, i: number) {
+	const named = z.object({ id: z.coerce.string() }).safeParse(data);
+	const id = named.success ? named.data.id : String(i);
+	const parsed = caseSchema.safeParse(data);
+	if (!parsed.success) return { id, issues: [wordIssues(issuesOf(parsed.error))] };
+	const records = parsed.data.records.map((r) => ({
+		...askedFrom(r),
+		actual: r.actual_s,
+		disturbed: r.disturbed ?? false
+	}));
+	const to = (x: number) => Number(x.toPrecision(8));
+	const answers = foretell(records, parsed.data.ask.map(askedFrom)).map(({ p10, p50, p90, isEnough }) => ({
+		p10: to(p10),
+		p50: to(p50),
+		p90: to(p90),
+		enough: isEnough
+	}));
+	return { id, answers };
+}
+
+function main([file, ...more]: readonly string[]) {
+	if (file === undefined || more.length > 0) throw new Refused('usage: npm run --silent learn -- cases.json');
+	const parsed = z.object({ cases: z.array(z.unknown()) }).safeParse(load(file));
+	if (!parsed.success) return refuse(file, 'has no cases to read', issuesOf(parsed.error));
+	return { results: parsed.data.cases.map(resultOf) };
+}
+
+command(main);
