@@ -5,6 +5,7 @@ import { benchHeat, benchTruth } from './heat-bench';
 import { benchPage } from './page-bench';
 import { benchGrowth } from './growth-bench';
 import { benchDemo, benchPlanner } from './plan-bench';
+import { benchRehearsals } from './rehearse-bench';
 import { benchReplans } from './replan-bench';
 
 interface Area {
@@ -23,6 +24,11 @@ const areas: Readonly<Record<string, Area>> = {
 		title: 'Replans',
 		what: 'At 500 random instants of the demo evenings something happens (late, failed, a cook away, guests, service): time until the first plan of the rest, on one thread, as the worker finds it; steps that it moves by a minute or more, beside the fewest that any plan does which is no later than it must be.',
 		run: () => benchReplans()
+	},
+	rehearsals: {
+		title: 'Rehearsals',
+		what: 'Evenings of the demo meals on one thread, steps begun as planned; then a plan that holds better, looked for as many seconds as were asked for, and both on six sets of evenings that it has not seen, at the same luck.',
+		run: (limit) => benchRehearsals(limit)
 	},
 	planner: {
 		title: 'Planner and reference',

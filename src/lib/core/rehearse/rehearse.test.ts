@@ -220,7 +220,7 @@ describe('chances', () => {
 			}
 			seen.push(step.value().runs);
 		}
-		expect(seen).toEqual([batch, 2 * batch, 3 * batch]);
+		expect(seen).toEqual([64, batch, 2 * batch, 3 * batch]);
 	});
 });
 

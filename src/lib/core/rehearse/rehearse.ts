@@ -62,6 +62,9 @@ export interface Odds {
 	readonly waits: Readonly<Record<string, Fan>>;
 }
 
+/** After so many evenings the odds are told for the first time. */
+const beginning = 64;
+
 /** Of sorted values, the one below which a share lies, between two by the share. */
 export function quantileOf(sorted: ArrayLike<number>, share: number): number {
 	if (sorted.length === 0) return NaN;
@@ -184,7 +187,7 @@ class Tally {
 }
 
 /**
- * Rehearse a plan, as a stream the caller pulls and may drop: after each batch of evenings what is known so far. The value
+ * Rehearse a plan, as a stream the caller pulls and may drop: after a few evenings, then after each batch, what is known so far. The value
  * returned is final.
  */
 export function* rehearse({
@@ -204,7 +207,8 @@ export function* rehearse({
 		lengths.draw(evening, drawn);
 		net.play(drawn);
 		tally.count(drawn);
-		if ((evening + 1) % batch === 0 && evening + 1 < runs) yield () => tally.odds();
+		const isTold = evening + 1 === beginning || (evening + 1) % batch === 0;
+		if (isTold && evening + 1 < runs) yield () => tally.odds();
 	}
 	return tally.odds();
 }
