@@ -8,6 +8,7 @@ test('how likely the plan is, who is to blame, and room behind the steps: applie
 	const odds = page.getByRole('region', { name: 'How likely it is' });
 	await expect(odds.getByText(/evenings? in 100 on time|evening on time/)).toBeVisible({ timeout: 120_000 });
 	await expect(odds.getByText(/4096 evenings played/)).toBeVisible({ timeout: 120_000 });
+	await expect(page.getByRole('link', { name: /evenings? in 100 on time; .* is to blame in \d+/ })).toBeVisible();
 	const before = await odds.getByRole('status').innerText();
 	// A step that is blamed comes onto the card, with when it ends.
 	await odds.getByRole('listitem').first().getByRole('button').click();

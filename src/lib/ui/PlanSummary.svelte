@@ -18,10 +18,12 @@
 		kitchen: Kitchen;
 		/** Put the meal of a cure in force. */
 		oncure: (cure: { readonly meal: Meal }) => void;
+		/** How likely it is on time, in words, once that is known. */
+		chance?: string | undefined;
 		/** Whether a meal is being cooked today: then it has begun. */
 		isCooked: (meal: string) => Promise<boolean>;
 	}
-	const { planning, meal, kitchen, oncure, isCooked }: Props = $props();
+	const { planning, meal, kitchen, oncure, chance, isCooked }: Props = $props();
 
 	const units = getUnits();
 
@@ -93,6 +95,7 @@
 					best{:else if gap !== undefined}at most {gap} % from the best{:else if isWorking}looking for a better plan{:else}best
 					found{/if}
 			</p>
+			{#if chance}<p class="proof"><a href="#odds">{chance}</a></p>{/if}
 		{/if}
 	</div>
 	{#if isWorking}

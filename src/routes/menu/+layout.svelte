@@ -2,8 +2,8 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { page } from '$app/state';
-	import { withCovers, withEarliest, withEvening, withRoom } from '$lib/core/model/edit-meal';
-	import { evenings, rooms } from '$lib/core/model/meal';
+	import { withCovers, withEarliest, withEvening } from '$lib/core/model/edit-meal';
+	import { evenings } from '$lib/core/model/meal';
 	import { eveningOf } from '$lib/core/plan/compile/calm';
 	import { measures } from '$lib/core/units/amount';
 	import { getApp } from '$lib/state/app.svelte';
@@ -88,25 +88,6 @@
 			}}
 		>
 			{#each evenings as e (e)}<option value={e}>{e}</option>{/each}
-		</select>
-	</span>
-	<span class="kitchen">
-		<label for="room">room</label>
-		<select
-			id="room"
-			title="Time behind each step, for what takes longer than usual. Plan says how likely the evening is on time."
-			value={meal.room ?? 'none'}
-			onchange={(event) => {
-				app.changeMeal(
-					withRoom(
-						meal,
-						rooms.find((r) => r === event.currentTarget.value)
-					)
-				);
-			}}
-		>
-			<option value="none">none</option>
-			{#each rooms as r (r)}<option value={r}>{r}</option>{/each}
 		</select>
 	</span>
 	<span class="kitchen">

@@ -17,6 +17,7 @@
 	import HalfHour from '$lib/ui/cords/HalfHour.svelte';
 	import { formatDuration, timeOfDay } from '$lib/core/units/time';
 	import { Rehearsing } from '$lib/state/rehearsing.svelte';
+	import { wordChance } from '$lib/core/words/odds';
 	import { wordWaves } from '$lib/core/words/evening';
 	import { lenses, usualLens } from '$lib/ui/cords/time-axis';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
@@ -68,6 +69,11 @@
 		if (!app.isReady || !planning.isCurrent || planning.isWorking || planning.isTrying) return;
 		if (plan.meal === app.meal.id) untrack(() => void rehearsing.ask(app.situation()));
 	});
+	const chance = $derived(
+		rehearsing.isOf === planning.plan && rehearsing.odds
+			? wordChance(rehearsing.odds.onTime, rehearsing.blame, planning.spoken)
+			: undefined
+	);
 	const fans = $derived(rehearsing.isOf === planning.plan ? rehearsing.odds?.tasks : undefined);
 
 	function key(event: KeyboardEvent): void {
@@ -86,6 +92,7 @@
 	oncure={(cure) => {
 		app.apply(cure);
 	}}
+	{chance}
 	isCooked={(id) => app.isCooked(id)}
 />
 {#if planning.plan.meal === app.meal.id}<p class="try">

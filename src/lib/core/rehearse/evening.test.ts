@@ -9,7 +9,7 @@ import { planMealNow } from '../plan/plan-meal';
 import { withRoomBehind } from '../plan/room';
 import { compileDemo, demoCases, planDemo } from '../testing/demo-plan';
 import { solveNow } from '../testing/solve-now';
-import { inHundred, wordBlame, wordLate, wordOnTime, wordPriceOfRoom, wordWait } from '../words/odds';
+import { inHundred, wordBlame, wordChance, wordLate, wordOnTime, wordPriceOfRoom, wordWait } from '../words/odds';
 import { speakPlan } from '../words/speak';
 import { blameOf, rehearsals, rehearsePlan, roomOffers, spreadsOf, worthWhile, type RoomOffer } from './evening';
 import type { Odds } from './rehearse';
@@ -68,6 +68,8 @@ describe.each(cases.map((c) => [c.demo.meal.name, c] as const))('%s', (_, c) => 
 		const parts = blame.map((b) => plan.steps.find((s) => s.id === b.step)?.part);
 		expect(new Set(parts).size).toBe(parts.length);
 		const spoken = speakPlan(plan, 'metric');
+		expect(wordChance(0.61, blame, spoken)).toMatch(/^61 evenings in 100 on time; .+ is to blame in \d+$/);
+		expect(wordChance(1, blame, spoken)).toBe('Every evening on time');
 		for (const b of blame) {
 			expect(plan.steps.find((s) => s.id === b.step)!.sigma).toBeGreaterThan(0);
 			expect(wordBlame(b, spoken)).toMatch(/^.+: .+ \(.+, in \d+ of 100\)$/);

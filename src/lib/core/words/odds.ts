@@ -17,6 +17,18 @@ export const wordOnTime = (share: number): string => {
 	return n === 100 ? 'Every evening on time' : n === 0 ? 'No evening on time' : `${n} evenings in 100 on time`;
 };
 
+/** “61 evenings in 100 on time; celeriac gratin is to blame in 24”. */
+export function wordChance(
+	onTime: number,
+	[worst]: readonly Blame[],
+	plan: Pick<SpokenPlan, 'steps' | 'parts'>
+): string {
+	const part = plan.parts.find((p) => p.id === plan.steps.find((s) => s.id === worst?.step)?.part);
+	const blame =
+		worst && part && onTime < 1 ? `; ${part.name.toLowerCase()} is to blame in ${inHundred(worst.share)}` : '';
+	return `${wordOnTime(onTime)}${blame}`;
+}
+
 /** How sure that is, once it is not quite. */
 export const wordSure = ({ runs, error }: Pick<Odds, 'runs' | 'error'>): string =>
 	`${runs} evenings played, give or take ${Math.max(1, Math.round(200 * error))} in 100`;

@@ -46,7 +46,7 @@
 	);
 </script>
 
-<section aria-label="How likely it is" aria-busy={rehearsing.isWorking}>
+<section id="odds" aria-label="How likely it is" aria-busy={rehearsing.isWorking}>
 	<header>
 		<h2>How likely?</h2>
 		<fieldset>
