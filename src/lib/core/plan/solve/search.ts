@@ -62,7 +62,8 @@ const nearRooms = [0, 4, 12, 40, 120];
  * the best plan (solution-guided search: Beck 2007, J. AI Res. 29, 49–77). *orders*: the same for modes, options and orders
  * only (Grimes & Hebrard 2015, INFORMS J. Comput. 27, 268–284). *greedy*: backward in the best plan's order,
  * but for a few tasks (iterated greedy: Ruiz & Stützle 2007). *nearby*: all but a neighbourhood stays where it is (large
- * neighbourhood search: Shaw 1998; Godard, Laborie & Nuijten 2005 for schedules). *sooner*: the whole of a late plan as it is,
+ * neighbourhood search: Shaw 1998; Godard, Laborie & Nuijten 2005 for schedules). *follow*: all as in the plan in force, what
+ * cannot be as near to it as can be; with patience forward in its order. *sooner*: the whole of a late plan as it is,
  * earlier. Now and then it goes greedily in the order of
  * a draft, what the parts would do at their prices (Möhring, Schulz, Stork & Uetz 2003).
  */
