@@ -79,8 +79,9 @@ export class Search {
 	private turnEnds = 0;
 	/** Whether the next turn begins from `previous`. */
 	private isFollowing: boolean;
-	/** Whether it may be late for that. */
+	/** Whether it may be late for that: once that plan was followed in vain, as it is. */
 	private isPatient = false;
+	private timesFollowed = 0;
 	/** Whether nothing was tried yet with the best plan. */
 	private isNew = false;
 	/** The turn that found the best plan. */
@@ -207,6 +208,7 @@ export class Search {
 			answer.objective !== undefined &&
 			answer.objective < (this.best?.objective ?? Infinity);
 		if (this.isFollowing) this.previous = answer;
+		this.timesFollowed = 0;
 		this.beginTurn();
 	}
 
@@ -260,8 +262,8 @@ export class Search {
 		if (draft) this.manner = 'greedy';
 		if (this.isNew && best && this.isLate(best)) this.manner = 'sooner';
 		if (this.isFollowing) this.manner = 'follow';
-		this.isPatient = this.manner === 'follow' && this.turns > 0;
-		this.isFollowing = this.manner === 'follow' && !best && this.turns < followTurns - 1;
+		this.isPatient = this.manner === 'follow' && this.timesFollowed++ > 0;
+		this.isFollowing = this.manner === 'follow' && !best && this.timesFollowed < followTurns;
 		this.turns++;
 		this.turnEnds =
 			engine.conflicts +
