@@ -103,9 +103,8 @@ const meanOf = (values: Float64Array) => values.reduce((a, b) => a + b, 0) / Mat
  * A plan of less expected cost, as a stream the caller pulls and may end: each better one. The cost is averaged over evenings
  * that stay the same (sample average approximation: Kleywegt, Shapiro & Homem-de-Mello 2002, SIAM J. Optim. 12, 479–502).
  *
- * It begins from plans with room behind each step, and moves starts: all
- * that is planned before an instant, one part of it, or one step, earlier or later, and what hangs on it with it; what breaks a
- * rule of the problem is no plan.
+ * It begins from plans with room behind each step, and moves starts: all that is planned before an instant, one part of it, or one
+ * step, earlier or later, and what hangs on it with it; what breaks a rule of the problem is no plan.
  */
 export function* holdBetter(asked: Robustly): Generator<Held | undefined, Held, undefined> {
 	const { problem, durations, seed, grid = 1, rounds = 1 } = asked;
@@ -132,6 +131,9 @@ export function* holdBetter(asked: Robustly): Generator<Held | undefined, Held, 
 		[best, costs] = [planned, all];
 		return true;
 	};
+	/** Whether a plan does the same tasks, and those whose spread is not known in the same ways: their lengths are those planned. */
+	const isAlike = ({ starts = {}, modes = {} }: Schedule) =>
+		tasks.every((id) => starts[id] !== undefined && (durations[id] ?? modes[id] === first.modes?.[id]));
 	for (const share of quantiles) {
 		const search = solve(withRoomBehind(problem, sigmaIn(durations), share), {
 			seed,
@@ -143,8 +145,7 @@ export function* holdBetter(asked: Robustly): Generator<Held | undefined, Held, 
 			const step = search.next(undefined);
 			if (step.done) {
 				const onGrid = step.value.starts && toGrid(step.value, problem, grid);
-				const sameTasks = onGrid && tasks.every((id) => onGrid.starts?.[id] !== undefined);
-				yield sameTasks && offer(onGrid) ? held() : undefined;
+				yield onGrid && isAlike(onGrid) && offer(onGrid) ? held() : undefined;
 				break;
 			}
 			yield undefined;
