@@ -37,7 +37,7 @@ export const more = (page: Page, name: string) => part(page, name).getByLabel(`$
 /** The plan stands, on time, and nothing is wrong with it. */
 export async function expectPlan(page: Page): Promise<void> {
 	await planned(page);
-	await expect(page.getByText('On time')).toBeVisible({ timeout: 30_000 });
+	await expect(page.getByText('On time', { exact: true })).toBeVisible({ timeout: 30_000 });
 	await expect(page.getByText('No plan')).toHaveCount(0);
 }
 

@@ -120,7 +120,7 @@ test('the Larkspur Room is built from nothing: three cooks, two courses, fourtee
 	await part(page, steak).getByLabel('otherwise: doneness').selectOption('65.5');
 	await part(page, steak).getByLabel('otherwise: guests: more').click();
 	await planned(page);
-	await expect(page.getByText('On time')).toBeVisible({ timeout: 60_000 });
+	await expect(page.getByText('On time', { exact: true })).toBeVisible({ timeout: 60_000 });
 	await page.getByRole('link', { name: 'Trays and batches' }).click();
 	const fries = page.getByRole('article').filter({ hasText: 'Fries, cooked twice' }).first();
 	await expect(fries).toContainText(/in \d+ batches/);

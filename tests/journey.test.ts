@@ -7,7 +7,7 @@ test('a first visit opens on the planned demo supper, before any script has run'
 	await page.goto('/');
 	await expect(page).toHaveURL(/\/plan$/);
 	await expect(page.getByRole('heading', { name: 'Harvest supper' })).toBeVisible();
-	await expect(page.getByText('On time')).toBeVisible();
+	await expect(page.getByText('On time', { exact: true })).toBeVisible();
 	await expect(page.getByText('Celeriac gratin').filter({ visible: true }).first()).toBeVisible();
 	await context.close();
 });
@@ -82,7 +82,7 @@ test('a kitchen that lacks an oven burner or a tray says what is missing and wha
 	await expect(page.getByRole('alert')).toContainText('Add one to the kitchen');
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await planned(page);
-	await expect(page.getByText('On time')).toBeVisible();
+	await expect(page.getByText('On time', { exact: true })).toBeVisible();
 });
 
 test('a wrong time and a wrong number are refused where they stand', async ({ page }) => {

@@ -80,7 +80,7 @@ test('kitchens are begun from a preset and fitted out; what does not go is said 
 	// Its one small tray takes the duck in batches; the supper is on time all the same.
 	await expect(page.getByRole('button', { name: 'A small flat', pressed: true })).toBeVisible();
 	await planned(page);
-	await expect(page.getByText('On time')).toBeVisible();
+	await expect(page.getByText('On time', { exact: true })).toBeVisible();
 	await page.getByRole('group', { name: 'Add a station' }).getByRole('button', { name: 'griddle' }).click();
 	await expect(page.getByRole('region', { name: 'Griddle' })).toContainText('lies over');
 	await page.getByRole('group', { name: 'Add a station' }).getByRole('button', { name: 'griddle' }).click();

@@ -126,7 +126,7 @@ test('parts are held to one oven temperature, and the plan follows', async ({ pa
 	await planned(page);
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await planned(page);
-	await expect(page.getByText('On time')).toBeVisible();
+	await expect(page.getByText('On time', { exact: true })).toBeVisible();
 });
 
 test('what is made before leaves the evening, and says how long it keeps', async ({ page }) => {

@@ -157,7 +157,7 @@ test('no plan is never shown as one; the cure that a cook tries first comes firs
 	await add(page, 'plates', 'risotto', 'Risotto');
 	const cures = page.getByRole('list', { name: 'Cures' });
 	await expect(page.getByText('No plan', { exact: true })).toBeVisible({ timeout: 120_000 });
-	await expect(page.getByText('On time')).toHaveCount(0);
+	await expect(page.getByText('On time', { exact: true })).toHaveCount(0);
 	await expect(cures.getByText(/^steak, in the pan: turned once$/)).toBeVisible({ timeout: 60_000 });
 	await expect(cures.getByText(/^leave out/).first()).toBeVisible({ timeout: 120_000 });
 	const said = await cures.locator('li > span:first-child').allInnerTexts();

@@ -18,7 +18,7 @@
 		kitchen: Kitchen;
 		/** Put the meal of a cure in force. */
 		oncure: (cure: { readonly meal: Meal }) => void;
-		/** How likely it is on time, in words, once that is known. */
+		/** How likely it is on time, in words; absent where that is nobody's question. */
 		chance?: string | undefined;
 		/** Whether a meal is being cooked today: then it has begun. */
 		isCooked: (meal: string) => Promise<boolean>;

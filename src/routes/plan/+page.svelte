@@ -17,7 +17,7 @@
 	import HalfHour from '$lib/ui/cords/HalfHour.svelte';
 	import { formatDuration, timeOfDay } from '$lib/core/units/time';
 	import { Rehearsing } from '$lib/state/rehearsing.svelte';
-	import { wordChance } from '$lib/core/words/odds';
+	import { wordChance, wordPlaying } from '$lib/core/words/odds';
 	import { wordWaves } from '$lib/core/words/evening';
 	import { lenses, usualLens } from '$lib/ui/cords/time-axis';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
@@ -72,7 +72,7 @@
 	const chance = $derived(
 		rehearsing.isOf === planning.plan && rehearsing.odds
 			? wordChance(rehearsing.odds.onTime, rehearsing.blame, planning.spoken)
-			: undefined
+			: wordPlaying
 	);
 	const fans = $derived(rehearsing.isOf === planning.plan ? rehearsing.odds?.tasks : undefined);
 
@@ -134,15 +134,17 @@
 	<div class="one" bind:this={card}>
 		<StepCard plan={planning.spoken} step={shown} {slack} {bowls} fan={fans?.[shown ?? '']?.end} />
 	</div>
-	{#if rehearsing.isOf === planning.plan}<Rehearsal
-			{rehearsing}
-			plan={planning.spoken}
-			onpolicy={(policy) => void rehearsing.ask(app.situation(), policy)}
-			onchoose={choose}
-			onapply={({ meal }) => {
-				app.apply({ meal });
-			}}
-		/>{/if}
+	<div id="odds">
+		{#if rehearsing.isOf === planning.plan}<Rehearsal
+				{rehearsing}
+				plan={planning.spoken}
+				onpolicy={(policy) => void rehearsing.ask(app.situation(), policy)}
+				onchoose={choose}
+				onapply={({ meal }) => {
+					app.apply({ meal });
+				}}
+			/>{/if}
+	</div>
 	<WhatIfs
 		found={planning.whatIfs}
 		isTrying={planning.isTrying}

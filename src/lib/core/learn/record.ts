@@ -64,7 +64,7 @@ const replaced = { slack: 0.5, past: 3, tempered: 2.5 } as const;
 const enough = { records: 3, narrowing: 0.7 } as const;
 
 /** What is known after some records, and until when it was kept up. */
-export class Knowledge {
+class Knowledge {
 	private factors: Factors;
 	private day = -Infinity;
 	/** Of each equipment, residuals summed upwards and downwards. */

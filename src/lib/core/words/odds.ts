@@ -29,6 +29,9 @@ export function wordChance(
 	return `${wordOnTime(onTime)}${blame}`;
 }
 
+/** Until it is known; it takes the room that the answer will. */
+export const wordPlaying = 'Evenings are being played …';
+
 /** How sure that is, once it is not quite. */
 export const wordSure = ({ runs, error }: Pick<Odds, 'runs' | 'error'>): string =>
 	`${runs} evenings played, give or take ${Math.max(1, Math.round(200 * error))} in 100`;

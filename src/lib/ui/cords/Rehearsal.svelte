@@ -7,6 +7,7 @@
 		wordBlame,
 		wordLate,
 		wordOnTime,
+		wordPlaying,
 		wordPriceOfRoom,
 		wordRoom,
 		wordSure,
@@ -46,7 +47,7 @@
 	);
 </script>
 
-<section id="odds" aria-label="How likely it is" aria-busy={rehearsing.isWorking}>
+<section aria-label="How likely it is" aria-busy={rehearsing.isWorking}>
 	<header>
 		<h2>How likely?</h2>
 		<fieldset>
@@ -139,7 +140,7 @@
 		{/if}
 		{#if rehearsing.isWorking}<p class="soft">More evenings are being played …</p>{/if}
 	{:else}
-		<p class="soft">{rehearsing.isWorking ? 'Evenings are being played …' : 'Not rehearsed yet.'}</p>
+		<p class="soft">{rehearsing.isWorking ? wordPlaying : 'Not rehearsed yet.'}</p>
 	{/if}
 </section>
 
