@@ -79,7 +79,9 @@
 			<p class="busy">Planning …</p>
 		{:else if late.length > 0}
 			<p class="bad">
-				{late.map((s) => `${s.name} ${formatDuration(s.at - s.due)} late`).join(', ')}
+				{late.map((s) => `${s.name} ${formatDuration(s.at - s.due)} late`).join(', ')}{meal.room === undefined
+					? ''
+					: ': room behind the steps may be why'}
 			</p>
 		{:else if unsafe.length > 0}
 			<p class="bad">Not safe as it is</p>

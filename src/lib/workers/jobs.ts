@@ -77,6 +77,8 @@ export function clientOf(
 	return {
 		plan(request, onProgress, lane = 'table') {
 			cancel(lane);
+			// Nobody asks any more how likely the plan before was.
+			if (lane === 'table') cancel('rehearsal');
 			return inLane(lane, (job) => planTogether(members, job, request, onProgress));
 		},
 		preview(request) {

@@ -78,8 +78,8 @@ export function* seek(
 		if (!read.ok) return { kind: 'issues', issues: read.issues };
 		const near = standing?.plan ?? unmanned ?? from;
 		const previous = near && scheduleOf(near, read.value, kitchen);
-		const roomy = withRoom(read.value, meal.room);
-		const begun = standing && previous ? withFacts(roomy, previous, standing) : roomy;
+		// In the middle of the work room is there to be used up: no service waits for it.
+		const begun = standing && previous ? withFacts(read.value, previous, standing) : withRoom(read.value, meal.room);
 		const compiled = alter ? { ...begun, problem: alter(begun.problem, begun.trace.origin) } : begun;
 		const describe = (answer: Schedule) => {
 			const described = describePlan(meal, kitchen, compiled, answer);

@@ -7,6 +7,9 @@ import { checkSchedule } from '../plan/check';
 import { scheduleOf } from '../plan/compile/schedule-of';
 import { planMealNow } from '../plan/plan-meal';
 import { withRoomBehind } from '../plan/room';
+import { runOf, runUntil, withEvent } from '../testing/some-run';
+import { instantAt } from '../run/events';
+import { standingOf, viewRun } from '../run/view';
 import { compileDemo, demoCases, planDemo } from '../testing/demo-plan';
 import { solveNow } from '../testing/solve-now';
 import { inHundred, wordBlame, wordChance, wordLate, wordOnTime, wordPriceOfRoom, wordWait } from '../words/odds';
@@ -72,6 +75,9 @@ describe.each(cases.map((c) => [c.demo.meal.name, c] as const))('%s', (_, c) => 
 		expect(wordChance(1, blame, spoken)).toBe('Every evening on time');
 		for (const b of blame) {
 			expect(plan.steps.find((s) => s.id === b.step)!.sigma).toBeGreaterThan(0);
+			// Nobody is blamed for an evening that was on time.
+			expect(b.share).toBeLessThanOrEqual(1 - odds.onTime + 1e-9);
+			expect(b.share).toBeLessThanOrEqual(odds.tasks[b.step]!.critical);
 			expect(wordBlame(b, spoken)).toMatch(/^.+: .+ \(.+, in \d+ of 100\)$/);
 		}
 	});
@@ -100,6 +106,25 @@ describe.each(cases.map((c) => [c.demo.meal.name, c] as const))('%s', (_, c) => 
 		const compiled = compileDemo(demo);
 		expect(Object.keys(scheduleOf(outcome.plan, compiled, demo.kitchen).starts ?? {}).length).toBeGreaterThan(10);
 	});
+});
+
+test('in the middle of the work no service waits for room', () => {
+	for (const { demo, request } of cases) {
+		const roomy = { ...request, meal: withRoom(demo.meal, 'some') };
+		const outcome = planMealNow(roomy);
+		if (outcome.kind !== 'plan') throw new Error(outcome.kind);
+		const { plan } = outcome;
+		const clock = plan.from + 0.4 * (plan.to - plan.from);
+		const run = runUntil(runOf(plan), clock);
+		const late = viewRun(run, instantAt(run, clock)).on[0]?.step.id ?? plan.steps[0]!.id;
+		const told = withEvent(run, { kind: 'late', step: late, seconds: 240 }, instantAt(run, clock));
+		const standing = standingOf(told, instantAt(told, clock));
+		const services = (meal: typeof demo.meal) => {
+			const again = planMealNow({ ...roomy, meal, standing });
+			return again.kind === 'plan' ? again.plan.services.map((s) => s.at) : again.kind;
+		};
+		expect(services(roomy.meal)).toEqual(services(demo.meal));
+	}
 });
 
 test('what is found comes in its order: the odds, better known, then what other room brings', () => {
@@ -142,5 +167,9 @@ test('words: none and all only where that is so, times as a cook rounds them', (
 	expect(wordPriceOfRoom({ begins: 60_000, waiting: 240 }, 60_420)).toMatch(
 		/^begin 7 min earlier \(16:40\); food waits 4 min longer in all$/
 	);
+	expect(wordPriceOfRoom({ begins: 60_338, waiting: 77 }, 60_420)).toBe(
+		'begin 1½ min earlier (16:45); food waits 1½ min longer in all'
+	);
+	expect(wordWait({ p50: 0, p90: 150 })).toBe('hardly waits, in one of ten 3 min or more');
 	expect(wordPriceOfRoom({ begins: 60_420, waiting: 0 }, 60_420)).toBe('begin at 16:47 as now');
 });

@@ -71,21 +71,21 @@ export function* rehearsePlan(
 /** A step that makes the evening late by taking longer than planned. */
 export interface Blame {
 	readonly step: string;
-	/** Share of the evenings in which, a little shorter, it would have made the last course earlier. */
+	/** Share of the evenings that were not on time, and would have been earlier but for its overrun. */
 	readonly share: number;
-	/** By how much it is later for it, on the mean, seconds. */
+	/** By how much an evening is later for it, on the mean of all, seconds. */
 	readonly delay: number;
 }
 
-/** Less is not worth a word, seconds. */
-const leastDelay = 10;
+/** Less is not worth a word. */
+const leastShare = 0.01;
 
 /** The steps to blame, the worst first; one of each part. */
 export function blameOf({ tasks }: Odds, { steps }: Pick<Plan, 'steps'>): readonly Blame[] {
 	const worst = new Map<string, Blame>();
 	for (const { id, part } of steps) {
-		const { critical: share = 0, delay = 0 } = tasks[id] ?? {};
-		if (delay >= leastDelay && delay > (worst.get(part)?.delay ?? 0)) worst.set(part, { step: id, share, delay });
+		const { blamed: share = 0, delay = 0 } = tasks[id] ?? {};
+		if (share >= leastShare && delay > (worst.get(part)?.delay ?? 0)) worst.set(part, { step: id, share, delay });
 	}
 	return [...worst.values()].sort((a, b) => b.delay - a.delay);
 }

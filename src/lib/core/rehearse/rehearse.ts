@@ -40,7 +40,8 @@ export interface Fan {
 interface TaskOdds {
 	/** Share of the evenings in which, a little shorter, it would have made the last service earlier. */
 	readonly critical: number;
-	/** By how much, in an evening on the mean, it made the last service later by taking longer than planned, s. */
+	/** Share of the evenings that were not on time for that, and by how much it made them later by its overrun, s on the mean of all. */
+	readonly blamed: number;
 	readonly delay: number;
 	/** When it ends, s from instant 0. */
 	readonly end: Fan;
@@ -92,6 +93,7 @@ class Tally {
 	private readonly waits: readonly Float64Array[];
 	private readonly criticals: Float64Array;
 	private readonly marks: Uint8Array;
+	private readonly blamed: Float64Array;
 	private readonly delays: Float64Array;
 	private breaches = 0;
 	private cost = 0;
@@ -107,6 +109,7 @@ class Tally {
 		this.waits = net.servings.map(() => new Float64Array(runs));
 		this.criticals = new Float64Array(net.tasks.length);
 		this.marks = new Uint8Array(net.tasks.length);
+		this.blamed = new Float64Array(net.tasks.length);
 		this.delays = new Float64Array(net.tasks.length);
 	}
 
@@ -134,7 +137,10 @@ class Tally {
 		for (let i = 0; i < this.marks.length; i++) {
 			if (this.marks[i] === 0) continue;
 			this.criticals[i]! += 1;
-			this.delays[i]! += Math.max(0, lengths[i]! - net.lengths[i]!);
+			const over = lengths[i]! - net.lengths[i]!;
+			if (!isLate || over <= 0) continue;
+			this.blamed[i]! += 1;
+			this.delays[i]! += over;
 		}
 		this.n++;
 		if (this.n % batch === 0) {
@@ -173,7 +179,12 @@ class Tally {
 			tasks: Object.fromEntries(
 				net.tasks.map((id, i) => [
 					id,
-					{ critical: this.criticals[i]! / n, delay: this.delays[i]! / n, end: fanOf(sofar(this.ends[i]!)) }
+					{
+						critical: this.criticals[i]! / n,
+						blamed: this.blamed[i]! / n,
+						delay: this.delays[i]! / n,
+						end: fanOf(sofar(this.ends[i]!))
+					}
 				])
 			),
 			breaches: this.breaches / n,

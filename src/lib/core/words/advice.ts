@@ -60,6 +60,8 @@ export function wordEffect({ late, waiting, begins }: Effect): string {
 /** A promise to break. */
 export function wordBreach(breach: Breach): string {
 	switch (breach.kind) {
+		case 'room':
+			return 'no room behind the steps';
 		case 'order':
 			return `plate what cannot wait first: ${breach.parts.map(lower).join(', then ')}`;
 		case 'way':

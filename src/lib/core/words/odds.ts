@@ -55,7 +55,9 @@ export function wordBlame({ step, share, delay }: Blame, plan: SpokenPlan): stri
 /** “waits 14 min, 30 at the most in nine of ten”: on the plate's way, in evenings that were played. */
 export function wordWait({ p50, p90 }: { readonly p50: number; readonly p90: number }): string {
 	const rounded = (s: number) => formatDuration(Math.max(0, Math.round(s / 60) * 60));
-	return p90 < minute ? 'hardly waits' : `waits ${rounded(p50)}, in one of ten ${rounded(p90)} or more`;
+	if (p90 < minute) return 'hardly waits';
+	const often = p50 < minute / 2 ? 'hardly waits' : `waits ${rounded(p50)}`;
+	return `${often}, in one of ten ${rounded(p90)} or more`;
 }
 
 const roomNames: Readonly<Record<Room | 'none', string>> = {
@@ -65,16 +67,19 @@ const roomNames: Readonly<Record<Room | 'none', string>> = {
 };
 export const wordRoom = (room: Room | undefined): string => roomNames[room ?? 'none'];
 
+/** As a cook rounds it. */
+const halfMinutes = (seconds: number) => formatDuration(Math.max(30, Math.round(seconds / 30) * 30));
+
 /** “begin 7 min earlier (16:35), food waits 4 min longer in all”. */
 export function wordPriceOfRoom({ begins, waiting }: Pick<RoomOffer, 'begins' | 'waiting'>, from: number): string {
 	const by = from - begins;
 	const start =
 		Math.abs(by) < minute
 			? `begin at ${formatClock(begins)} as now`
-			: `begin ${formatDuration(Math.abs(by))} ${by > 0 ? 'earlier' : 'later'} (${formatClock(begins)})`;
+			: `begin ${halfMinutes(Math.abs(by))} ${by > 0 ? 'earlier' : 'later'} (${formatClock(begins)})`;
 	const wait =
 		Math.abs(waiting) < minute
 			? ''
-			: `; food waits ${formatDuration(Math.abs(waiting))} ${waiting > 0 ? 'longer' : 'less'} in all`;
+			: `; food waits ${halfMinutes(Math.abs(waiting))} ${waiting > 0 ? 'longer' : 'less'} in all`;
 	return `${start}${wait}`;
 }

@@ -1,6 +1,7 @@
 // Cures: each is a real plan, keeps every rule, and breaks just the promise that it names.
 import { expect, test } from 'vitest';
 import { library } from '../../library/library';
+import { withRoom } from '../../model/edit-meal';
 import { demoCases } from '../../testing/demo-plan';
 import { wordBreach } from '../../words/advice';
 import { planMealNow, type PlanRequest } from '../plan-meal';
@@ -42,6 +43,16 @@ test('each cure is applied to a meal that has a plan; a smaller breach of the sa
 	// Half of it is not enough, with as much work as the cure was sought with.
 	const half = hurried.meal.courses.map((c) => ({ ...c, service: c.service + moved / 2 }));
 	expect(planMealNow({ ...hurried, budget: 5000, meal: { ...hurried.meal, courses: half } }).kind).not.toBe('plan');
+});
+
+test('room behind the steps is the first thing to be given up, and only where there is some', () => {
+	const roomy = { ...hurried, meal: withRoom(supper.meal, 'much'), budget: 3000 };
+	const [cure, ...more] = [...cures(roomy, ['room'])].filter((c) => c !== undefined);
+	expect(more).toEqual([]);
+	expect(cure?.apply?.meal.room).toBeUndefined();
+	expect(cure && wordBreach(cure.breach)).toBe('no room behind the steps');
+	expect(curesOf(['room'])).toEqual([]);
+	expect(usualOrder[0]).toBe('room');
 });
 
 test('a rest that is computed may be cut short, and says for how long', () => {

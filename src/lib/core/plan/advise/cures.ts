@@ -1,5 +1,5 @@
 // No plan: which promise to break, at the least cost. Every cure is a plan that was really found.
-import { freeId, withoutPart, withService, withSetting, withTechnique } from '../../model/edit-meal';
+import { freeId, withoutPart, withRoom, withService, withSetting, withTechnique } from '../../model/edit-meal';
 import type { Meal, Part } from '../../model/meal';
 import type { Plan } from '../../model/plan';
 import type { Step, Technique } from '../../model/technique';
@@ -11,16 +11,27 @@ import type { Problem } from '../problem';
 import { seek, type Sought } from '../seek';
 
 /**
- * What may be given up: the order on the plate, the way in which a part is made, an early start of work, the service time, the
+ * What may be given up: room behind the steps, the order on the plate, the way in which a part is made, an early start of work, the service time, the
  * full rest, a short wait, cooking alone, a part of the plate.
  */
-export type Promised = 'order' | 'way' | 'start' | 'service' | 'rest' | 'wait' | 'alone' | 'part';
+export type Promised = 'room' | 'order' | 'way' | 'start' | 'service' | 'rest' | 'wait' | 'alone' | 'part';
 
-/** What a cook would try first: another order on the plate costs nobody anything; a part that is missing costs most. */
-export const usualOrder: readonly Promised[] = ['order', 'way', 'start', 'service', 'rest', 'wait', 'alone', 'part'];
+/** What a cook would try first: room was only a wish, and another order on the plate costs nobody anything; a part that is missing costs most. */
+export const usualOrder: readonly Promised[] = [
+	'room',
+	'order',
+	'way',
+	'start',
+	'service',
+	'rest',
+	'wait',
+	'alone',
+	'part'
+];
 
 /** The breach; parts by name, seconds. */
 export type Breach =
+	| { readonly kind: 'room' }
 	| { readonly kind: 'order'; readonly parts: readonly string[] }
 	/** Another setting of a part, or another way to make it. */
 	| { readonly kind: 'way'; readonly part: string; readonly way: string }
@@ -87,6 +98,10 @@ export function* cures(
 
 /** By promise: chains of attempts, each chain from the smallest breach to the largest. */
 const attempts: Record<Promised, (request: Sought) => readonly (readonly Attempt[])[]> = {
+	room: (request) =>
+		request.meal.room === undefined || request.standing
+			? []
+			: [[changed(request, 'room', { kind: 'room' }, withRoom(request.meal, undefined))]],
 	// What cannot wait goes on the plate first: the others are plated while it would stand.
 	order: (request) => {
 		if (request.standing) return [];
