@@ -2,7 +2,8 @@
 // and exit code 2 where it cannot be done.
 import { readFileSync } from 'node:fs';
 import { parseJson } from '$lib/core/formats/juntos/juntos';
-import type { Issue } from '$lib/core/issues';
+import { z } from 'zod';
+import { issuesOf, type Issue, type Read } from '$lib/core/issues';
 import { wordIssues } from '$lib/core/words/issues';
 
 /** Why a command cannot do what it was asked, in words for the one who asked. */
@@ -40,4 +41,23 @@ export function command(main: (args: string[]) => unknown): void {
 		process.stderr.write(`${error.message}\n`);
 		process.exitCode = 2;
 	}
+}
+
+/**
+ * Run a command that answers the cases of a file one by one: `npm run --silent NAME -- cases.json`. Each answer has the id of its
+ * case, or its place; what is wrong with one is told with it, and the others are answered all the same.
+ */
+export function commandOnCases(name: string, answer: (data: unknown) => Read<object>): void {
+	command(([file, ...more]) => {
+		if (file === undefined || more.length > 0) throw new Refused(`usage: npm run --silent ${name} -- cases.json`);
+		const parsed = z.object({ cases: z.array(z.unknown()) }).safeParse(load(file));
+		if (!parsed.success) return refuse(file, 'has no cases to read', issuesOf(parsed.error));
+		const results = parsed.data.cases.map((data, i) => {
+			const named = z.object({ id: z.coerce.string() }).safeParse(data);
+			const id = named.success ? named.data.id : String(i);
+			const found = answer(data);
+			return found.ok ? { ...found.value, id } : { id, issues: [wordIssues(found.issues)] };
+		});
+		return { results };
+	});
 }

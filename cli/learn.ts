@@ -2,8 +2,7 @@
 import { z } from 'zod';
 import { issuesOf } from '$lib/core/issues';
 import { foretell, type Asked } from '$lib/core/learn/record';
-import { wordIssues } from '$lib/core/words/issues';
-import { command, load, refuse, Refused } from './command';
+import { commandOnCases } from './command';
 
 const seconds = z.number().gt(0, 'must be above 0').max(10_000_000);
 const askSchema = z.object({
@@ -28,31 +27,21 @@ const askedFrom = ({ cook, equipment, predicted_s: predicted, ...own }: z.infer<
 	equipment: equipment ?? undefined
 });
 
-function resultOf(data: unknown, i: number) {
-	const named = z.object({ id: z.coerce.string() }).safeParse(data);
-	const id = named.success ? named.data.id : String(i);
+const to = (x: number) => Number(x.toPrecision(8));
+
+commandOnCases('learn', (data) => {
 	const parsed = caseSchema.safeParse(data);
-	if (!parsed.success) return { id, issues: [wordIssues(issuesOf(parsed.error))] };
+	if (!parsed.success) return { ok: false, issues: issuesOf(parsed.error) };
 	const records = parsed.data.records.map((r) => ({
 		...askedFrom(r),
 		actual: r.actual_s,
 		disturbed: r.disturbed ?? false
 	}));
-	const to = (x: number) => Number(x.toPrecision(8));
 	const answers = foretell(records, parsed.data.ask.map(askedFrom)).map(({ p10, p50, p90, isEnough }) => ({
 		p10: to(p10),
 		p50: to(p50),
 		p90: to(p90),
 		enough: isEnough
 	}));
-	return { id, answers };
-}
-
-function main([file, ...more]: readonly string[]) {
-	if (file === undefined || more.length > 0) throw new Refused('usage: npm run --silent learn -- cases.json');
-	const parsed = z.object({ cases: z.array(z.unknown()) }).safeParse(load(file));
-	if (!parsed.success) return refuse(file, 'has no cases to read', issuesOf(parsed.error));
-	return { results: parsed.data.cases.map(resultOf) };
-}
-
-command(main);
+	return { ok: true, value: { answers } };
+});

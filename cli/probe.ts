@@ -3,9 +3,8 @@ import { z } from 'zod';
 import { issuesOf, type Issue } from '$lib/core/issues';
 import { estimate, type Band } from '$lib/core/probe/estimate';
 import { media } from '$lib/core/probe/posterior';
-import { wordIssues } from '$lib/core/words/issues';
 import { bodiesWith, bodyFrom, celsius, filmSchema } from '$lib/core/formats/bodies/shapes';
-import { command, load, refuse, Refused } from './command';
+import { commandOnCases } from './command';
 
 const caseSchema = z.object({
 	id: z.coerce.string(),
@@ -37,15 +36,13 @@ const rounded = ({ p10, p50, p90 }: Band, digits: number) => {
 	return { p10: to(p10), p50: to(p50), p90: to(p90) };
 };
 
-function resultOf(data: unknown, i: number) {
+commandOnCases('probe', (data) => {
 	const parsed = caseSchema.safeParse(data);
-	const named = z.object({ id: z.coerce.string() }).safeParse(data);
-	const id = named.success ? named.data.id : String(i);
-	const refused = (issues: readonly Issue[]) => ({ id, issues: [wordIssues(issues)] });
-	if (!parsed.success) return refused(issuesOf(parsed.error));
+	const refused = (...issues: readonly Issue[]) => ({ ok: false, issues }) as const;
+	if (!parsed.success) return refused(...issuesOf(parsed.error));
 	const { body, t0_c = body.t0_c, medium, film, rest, target_peak_c, now_s, readings } = parsed.data;
 	if (t0_c === undefined)
-		return refused([{ code: 'shape', path: ['t0_c'], detail: 'is missing: how cold did the food go in?' }]);
+		return refused({ code: 'shape', path: ['t0_c'], detail: 'is missing: how cold did the food go in?' });
 	const found = estimate({
 		body: bodyFrom(body),
 		film,
@@ -59,16 +56,7 @@ function resultOf(data: unknown, i: number) {
 	const told = { peak_after_pull_s: Number(found.peakAfter.toFixed(1)), doubt: found.doubt ?? null };
 	if (!Number.isFinite(found.left.p50)) {
 		const never = `The middle never peaks at ${target_peak_c} °C in ${film.tinf} °C: set a lower goal or more heat.`;
-		return { id, ...told, issues: [never] };
+		return { ok: true, value: { ...told, issues: [never] } };
 	}
-	return { id, left_s: rounded(found.left, 1), pull_c: rounded(found.pull, 2), ...told };
-}
-
-function main([file, ...more]: readonly string[]) {
-	if (file === undefined || more.length > 0) throw new Refused('usage: npm run --silent probe -- cases.json');
-	const parsed = z.object({ cases: z.array(z.unknown()) }).safeParse(load(file));
-	if (!parsed.success) return refuse(file, 'has no cases to read', issuesOf(parsed.error));
-	return { results: parsed.data.cases.map(resultOf) };
-}
-
-command(main);
+	return { ok: true, value: { left_s: rounded(found.left, 1), pull_c: rounded(found.pull, 2), ...told } };
+});
