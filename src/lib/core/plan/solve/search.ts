@@ -2,7 +2,9 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { Schedule } from '../problem';
+import { Decisions } from './decisions';
 import type { Engine } from './engine';
+import { Following } from './follow';
 import type { Draft } from './bound/part-prices';
 import { ActivityHeap } from './heap';
 import type { Incumbent } from './incumbent';
@@ -13,7 +15,6 @@ import {
 	complete,
 	conflictsPerTurn,
 	firstConflicts,
-	followTurns,
 	improving,
 	improvingTurns,
 	lateTurns,
@@ -21,7 +22,6 @@ import {
 	mostLateTurns,
 	mostRepeats,
 	openTurns,
-	patientConflicts,
 	provingTurns,
 	staleAfter,
 	type Manner
@@ -32,8 +32,6 @@ export type Outcome = 'found' | 'closed' | 'paused' | 'refused';
 
 /** A slice of work ends early where its propagators have so many variables that it would take long. */
 const EFFORT_PER_WORK = 8;
-/** Tasks that are looked at, for what to decide next, for one unit of effort. */
-const TASKS_PER_EFFORT = 250;
 
 /** Shares of the gap, as divisors, that a step is asked to win. */
 const strides = [50, 20, 10, 5, 3];
@@ -79,9 +77,7 @@ export class Search {
 	private turnEnds = 0;
 	/** Whether the next turn begins from `previous`. */
 	private isFollowing: boolean;
-	/** Whether it may be late for that: once that plan was followed in vain, as it is. */
-	private isPatient = false;
-	private timesFollowed = 0;
+	private following: Following | undefined;
 	/** Whether nothing was tried yet with the best plan. */
 	private isNew = false;
 	/** The turn that found the best plan. */
@@ -96,11 +92,6 @@ export class Search {
 	/** Literals (pairs) to decide first, and how far that has come. */
 	private pins: number[] = [];
 	private turnPins: readonly number[] = [];
-	/** Literals (pairs) that are decided before all else, again after each conflict, while a plan is followed; how far that has come. */
-	private kept: readonly number[] = [];
-	private keptAt = 0;
-	/** Starts of the plan that is followed, units; −1: not in it. */
-	private followed = new Int32Array(0);
 	private repeats = 0;
 	private drafted: Draft | undefined;
 	/** Whether the draft was not tried yet. */
@@ -121,10 +112,7 @@ export class Search {
 	/** Tasks of the parts that a choice is about, by choice. */
 	private readonly around: readonly (readonly number[])[];
 	private readonly startOf: Int32Array;
-	/** Variables of start and end, and the end's shift, by task. */
-	private readonly starts: Int32Array;
-	private readonly ends: Int32Array;
-	private readonly endShifts: Int32Array;
+	private readonly decisions: Decisions;
 	private readonly isBoolean: Uint8Array;
 	private readonly phase: Int8Array;
 
@@ -132,7 +120,7 @@ export class Search {
 	constructor(
 		readonly model: Model,
 		seed: number,
-		private previous?: Schedule
+		previous?: Schedule
 	) {
 		const { engine, branching, tasks } = model;
 		this.engine = engine;
@@ -143,9 +131,6 @@ export class Search {
 		const all = model.options.flatMap((options, choice) => options.map((_, option) => ({ choice, option })));
 		this.untried = all.length <= mostFlips ? all : [];
 		this.startOf = new Int32Array(engine.variables).fill(-1);
-		this.starts = Int32Array.from(tasks, (t) => t.start);
-		this.ends = Int32Array.from(tasks, (t) => t.end);
-		this.endShifts = Int32Array.from(tasks, (t) => t.endShift);
 		tasks.forEach((t, i) => (this.startOf[t.start] = i));
 		this.isBoolean = new Uint8Array(engine.variables);
 		this.phase = new Int8Array(engine.variables).fill(-1);
@@ -161,7 +146,9 @@ export class Search {
 		engine.onUndo = (x) => {
 			if (canBranch.has(x)) this.heap.insert(x);
 		};
+		this.decisions = new Decisions(model);
 		this.isFollowing = previous !== undefined;
+		if (previous) this.following = new Following(this.decisions, previous);
 		this.beginTurn();
 	}
 
@@ -174,7 +161,7 @@ export class Search {
 		for (;;) {
 			if (!engine.propagate()) {
 				if (!engine.resolve()) return 'closed';
-				this.keptAt = 0;
+				this.following?.again();
 				if (engine.conflicts >= this.turnEnds) {
 					engine.backTo(0);
 					this.beginTurn();
@@ -207,8 +194,7 @@ export class Search {
 			answer.starts !== undefined &&
 			answer.objective !== undefined &&
 			answer.objective < (this.best?.objective ?? Infinity);
-		if (this.isFollowing) this.previous = answer;
-		this.timesFollowed = 0;
+		if (this.isFollowing) this.following = new Following(this.decisions, answer);
 		this.beginTurn();
 	}
 
@@ -262,24 +248,19 @@ export class Search {
 		if (draft) this.manner = 'greedy';
 		if (this.isNew && best && this.isLate(best)) this.manner = 'sooner';
 		if (this.isFollowing) this.manner = 'follow';
-		this.isPatient = this.manner === 'follow' && this.timesFollowed++ > 0;
-		this.isFollowing = this.manner === 'follow' && !best && this.timesFollowed < followTurns;
+		const following = this.manner === 'follow' ? this.following : undefined;
+		const conflictsToFollow = following?.begin();
+		this.isFollowing = following?.isWorthMore === true && !best;
 		this.turns++;
 		this.turnEnds =
 			engine.conflicts +
 			(best
 				? conflictsPerTurn[this.manner] * (complete.has(this.manner) ? luby(this.turns) : 1)
-				: this.manner === 'follow'
-					? this.isPatient
-						? patientConflicts
-						: conflictsPerTurn.follow
-					: Math.min(conflictsPerTurn[this.manner], firstConflicts * this.turns ** 2));
+				: (conflictsToFollow ?? Math.min(conflictsPerTurn[this.manner], firstConflicts * this.turns ** 2)));
 		this.pins = [];
-		this.kept = [];
 		this.isOrdering = this.manner === 'orders' || (this.manner === 'probe' && this.probes++ % 2 === 0);
 		if (complete.has(this.manner)) for (const x of this.model.branching) this.heap.insert(x);
-		this.wantedInstants = best || this.isPatient ? [] : this.postponed();
-		if (this.manner === 'follow') this.follow();
+		this.wantedInstants = best ? [] : this.postponed();
 		if (!best) return;
 		this.wantedModes = best.modes.slice();
 		if (this.manner === 'greedy' && draft) this.trace(draft);
@@ -327,13 +308,7 @@ export class Search {
 	/** Decide one thing; `false` when everything is decided. */
 	private decide(): boolean {
 		const { engine } = this;
-		while (this.keptAt < this.kept.length) {
-			const h = this.kept[this.keptAt++]!;
-			const v = this.kept[this.keptAt++]!;
-			if (engine.isTrue(h, v) || engine.isFalse(h, v)) continue;
-			engine.decide(h, v);
-			return true;
-		}
+		if (this.manner === 'follow' && this.following) return this.following.keep() || this.following.goOn();
 		while (this.pins.length > 0) {
 			const v = this.pins.pop()!;
 			const h = this.pins.pop()!;
@@ -351,7 +326,7 @@ export class Search {
 			if (x < 0) return this.decideBackward();
 			if (engine.isFixed(x) || (this.isOrdering && !this.isBoolean[x])) continue;
 			const task = this.startOf[x]!;
-			if (task >= 0 && !this.isThere(task)) continue;
+			if (task >= 0 && !this.decisions.isThere(task)) continue;
 			const [low, high] = [engine.lb[2 * x]!, -engine.lb[2 * x + 1]!];
 			if (this.isBoolean[x]) {
 				const value = best ? best.values[x]! : this.phase[x]! >= 0 ? this.phase[x]! : 1;
@@ -375,99 +350,28 @@ export class Search {
 		const greedy = this.manner === 'greedy' && this.best;
 		for (let c = 0; c < model.options.length; c++) {
 			const wanted = greedy ? greedy.options[c]! : -1;
-			if (this.decideOneOf(model.options[c]!, wanted)) return true;
+			if (this.decisions.oneOf(model.options[c]!, wanted)) return true;
 		}
-		if (this.isPatient) return this.decideForward() || this.decideService();
-		if (this.decideService()) return true;
+		const { decisions } = this;
+		if (decisions.service(this.wantedInstants)) return true;
 		const { lb } = engine;
-		const { starts, ends, endShifts } = this;
-		const follows = this.manner === 'follow';
-		engine.spend(starts.length / TASKS_PER_EFFORT);
+		const { starts, ends, endShifts } = decisions;
+		decisions.lookAtAll();
 		let next = -1;
 		let highest = -Infinity;
 		for (let i = 0; i < starts.length; i++) {
-			const rank = follows ? this.followed[i]! : greedy ? this.rank[i]! : -lb[2 * ends[i]! + 1]! + endShifts[i]!;
+			const rank = greedy ? this.rank[i]! : -lb[2 * ends[i]! + 1]! + endShifts[i]!;
 			// Most are decided already, or would not come next: the cheap looks first.
-			if (rank <= highest || !this.isThere(i) || this.isDecided(i)) continue;
+			if (rank <= highest || !this.decisions.isThere(i) || this.decisions.isDecided(i)) continue;
 			highest = rank;
 			next = i;
 		}
 		if (next < 0) return false;
 		const task = model.tasks[next]!;
 		const wanted = this.best ? this.wantedModes[next]! : -1;
-		if (this.decideOneOf(task.modes, wanted, task.durations)) return true;
-		const [low, high] = [lb[2 * task.start]!, -lb[2 * task.start + 1]!];
-		if (follows && this.followed[next]! >= 0 && this.followed[next]! <= low) engine.decide(2 * task.start + 1, -low);
-		else engine.decide(2 * task.start, high);
+		if (this.decisions.oneOf(task.modes, wanted, task.durations)) return true;
+		engine.decide(2 * task.start, -lb[2 * task.start + 1]!);
 		return true;
-	}
-
-	/** The first of what is open, as soon after its time in the plan in force as it can. */
-	private decideForward(): boolean {
-		const { engine, starts } = this;
-		const { lb } = engine;
-		engine.spend(starts.length / TASKS_PER_EFFORT);
-		let next = -1;
-		let first = Infinity;
-		for (let i = 0; i < starts.length; i++) {
-			const at = Math.max(this.followed[i]!, lb[2 * starts[i]!]!);
-			if (at >= first || !this.isThere(i) || this.isDecided(i)) continue;
-			first = at;
-			next = i;
-		}
-		if (next < 0) return false;
-		const task = this.model.tasks[next]!;
-		if (this.decideOneOf(task.modes, -1, task.durations)) return true;
-		const [low, high] = [lb[2 * task.start]!, -lb[2 * task.start + 1]!];
-		const at = Math.min(high, Math.max(low, this.followed[next]!));
-		if (at > low) engine.decide(2 * task.start, at);
-		else engine.decide(2 * task.start + 1, -at);
-		return true;
-	}
-
-	/** When the next service that is open goes out. */
-	private decideService(): boolean {
-		const { engine, model } = this;
-		for (let k = 0; k < model.services.length; k++) {
-			const x = model.services[k]!;
-			if (engine.isFixed(x)) continue;
-			const wanted = Math.min(-engine.lb[2 * x + 1]!, this.wantedInstants[k] ?? 0);
-			if (wanted > engine.lb[2 * x]!) engine.decide(2 * x, wanted);
-			else engine.decide(2 * x + 1, -engine.lb[2 * x]!);
-			return true;
-		}
-		return false;
-	}
-
-	/** Take the wanted one of several literals, else the one of least cost that is open. */
-	private decideOneOf(literals: readonly Literal[], wanted: number, cost?: readonly number[]): boolean {
-		const { engine } = this;
-		let choice = -1;
-		for (let k = 0; k < literals.length; k++) {
-			const [h, v] = literals[k]!;
-			if (h === undefined || v === undefined || engine.isTrue(h, v)) return false;
-			if (engine.isFalse(h, v)) continue;
-			if (k === wanted) {
-				choice = k;
-				break;
-			}
-			if (choice < 0 || (cost && cost[k]! < cost[choice]!)) choice = k;
-		}
-		const literal = literals[choice];
-		if (!literal) return false;
-		engine.decide(literal[0]!, literal[1]!);
-		return true;
-	}
-
-	private isThere(i: number): boolean {
-		const { there } = this.model.tasks[i]!;
-		return there.length === 0 || this.engine.isTrue(there[0]!, there[1]!);
-	}
-
-	private isDecided(i: number): boolean {
-		if (!this.engine.isFixed(this.starts[i]!)) return false;
-		for (const m of this.model.tasks[i]!.modes) if (m.length === 0 || this.engine.isTrue(m[0]!, m[1]!)) return true;
-		return false;
 	}
 
 	/** Ask for more than the least step: plans better by a little would come one after another. */
@@ -503,38 +407,6 @@ export class Search {
 		this.rank = Float64Array.from(tasks, (t, i) =>
 			starts[i]! < 0 ? this.random(horizon) : starts[i]! + t.durations[modes[i]!]! + this.random(spread)
 		);
-	}
-
-	/**
-	 * Each task where the previous plan had it, the last ones first; what is not possible any more is decided anew. With patience
-	 * what was planned first comes first, each as soon after its time as it can, and the services wait for it.
-	 */
-	private follow(): void {
-		const { model, previous } = this;
-		const { starts = {}, modes = {}, picks = {}, slips = {} } = previous ?? {};
-		const at = (id: string) => Math.round((starts[id] ?? -model.unit) / model.unit);
-		this.followed = Int32Array.from(model.problem.tasks, (t) => at(t.id));
-		const options = model.problem.choices.flatMap((c, k) => {
-			const option = c.options.findIndex((o) => o.id === picks[c.id]);
-			return [...(model.options[k]![option] ?? [])];
-		});
-		const known = [...this.followed.keys()].filter((i) => this.followed[i]! >= 0);
-		const ways = known.map((i) => model.tasks[i]!.modes[modes[model.problem.tasks[i]!.id] ?? -1] ?? []);
-		this.kept = options;
-		this.keptAt = 0;
-		if (this.isPatient) {
-			this.kept = [...options, ...ways.flat()];
-			return;
-		}
-		const services = model.services.flatMap((x, k) => {
-			const due = Math.round((slips[model.problem.services[k]!.id] ?? 0) / model.unit) + model.due[k]!;
-			return [2 * x, due, 2 * x + 1, -due];
-		});
-		const tasks = known
-			.map((i, k) => ({ start: model.tasks[i]!.start, at: this.followed[i]!, way: ways[k]! }))
-			.sort((a, b) => b.at - a.at)
-			.flatMap(({ start, at, way }) => [...way, 2 * start + 1, -at, 2 * start, at]);
-		this.kept = [...services, ...options, ...tasks];
 	}
 
 	/** A late plan as it is, earlier by all that it is late, or by a part of that once that was tried; what does not fit is decided anew. */
@@ -628,8 +500,8 @@ export class Search {
 		return {
 			objective: whole + constant,
 			moves: cost - whole * scale,
-			starts: Int32Array.from(model.tasks, (t, i) => (this.isThere(i) ? values[t.start]! : -1)),
-			modes: Int32Array.from(model.tasks, (t, i) => (this.isThere(i) ? pick(t.modes) : -1)),
+			starts: Int32Array.from(model.tasks, (t, i) => (this.decisions.isThere(i) ? values[t.start]! : -1)),
+			modes: Int32Array.from(model.tasks, (t, i) => (this.decisions.isThere(i) ? pick(t.modes) : -1)),
 			options: Int32Array.from(model.options, pick),
 			instants: Int32Array.from(model.services, (x) => values[x]!),
 			values
