@@ -1,11 +1,11 @@
 <!-- How likely the plan is on time: evenings played in the background, who is to blame, and what room would bring. -->
 <script lang="ts">
 	import { worthWhile, type RoomOffer } from '../../core/rehearse/evening';
-	import { formatClock } from '../../core/units/time';
+	import { usualTolerance } from '../../core/rehearse/usual';
+	import { formatDuration } from '../../core/units/time';
 	import {
 		inHundred,
 		wordBlame,
-		wordLate,
 		wordOnTime,
 		wordPlaying,
 		wordPriceOfRoom,
@@ -15,7 +15,8 @@
 	} from '../../core/words/odds';
 	import type { SpokenPlan } from '../../core/words/speak';
 	import type { Rehearsing } from '../../state/rehearsing.svelte';
-	import { chanceLine } from './chance';
+	import CourseOdds from './CourseOdds.svelte';
+	import PricedList from './PricedList.svelte';
 
 	interface Props {
 		rehearsing: Rehearsing;
@@ -37,13 +38,16 @@
 			return own.length > 0 ? [{ part, wait: least }] : [];
 		})
 	);
-	const [width, height] = [260, 64];
-	const courses = $derived(
-		plan.services.flatMap((s) => {
-			const own = odds?.services[s.course];
-			const late = odds?.late[s.course];
-			return own && late ? [{ ...s, ...own, line: chanceLine(late, width, height) }] : [];
-		})
+	const items = $derived(
+		shown.map((offer) => ({
+			id: offer.room ?? 'none',
+			say: wordRoom(offer.room),
+			gains: `${inHundred(odds?.onTime ?? 0)} → ${inHundred(offer.onTime)} in 100`,
+			effect: wordPriceOfRoom(offer, plan.from),
+			onapply: () => {
+				onapply(offer);
+			}
+		}))
 	);
 </script>
 
@@ -69,32 +73,16 @@
 	{#if odds}
 		<p class="chance" role="status">
 			<strong>{wordOnTime(odds.onTime)}</strong>
-			<span class="soft">(at most 2 min late; {wordSure(odds)})</span>
+			<span class="soft">(at most {formatDuration(usualTolerance)} late; {wordSure(odds)})</span>
 		</p>
 		<div class="courses">
-			{#each courses as c (c.course)}
-				<figure>
-					<figcaption>
-						<strong>{c.name}</strong>
-						{inHundred(c.onTime)} in 100 at {formatClock(c.due)}
-						<span class="soft">{wordLate(c.slip)}</span>
-					</figcaption>
-					<svg viewBox="0 0 {width} {height + 18}" aria-hidden="true">
-						<path class="area" d="{c.line.path} L{width} {height} L0 {height} Z" />
-						<path class="line" d={c.line.path} />
-						<line class="ground" x1="0" x2={width} y1={height} y2={height} />
-						{#each c.line.ticks as t (t.seconds)}
-							<line class="tick" x1={t.x} x2={t.x} y1={height} y2={height + 4} />
-							<text x={t.x} y={height + 16} text-anchor={t.x === 0 ? 'start' : t.x === width ? 'end' : 'middle'}
-								>{formatClock(c.due + t.seconds)}</text
-							>
-						{/each}
-					</svg>
-				</figure>
+			{#each plan.services as s (s.course)}
+				{@const own = odds.services[s.course]}
+				{#if own}<CourseOdds name={s.name} due={s.due} odds={own} late={odds.late[s.course] ?? []} />{/if}
 			{/each}
 		</div>
 		{#if blame.length > 0}
-			<p class="soft">What makes the last course late, on the mean:</p>
+			<p class="soft">What makes the last course late, on the mean of all evenings:</p>
 			<ul>
 				{#each blame.slice(0, mostBlamed) as b (b.step)}
 					<li>
@@ -120,23 +108,7 @@
 			</details>
 		{/if}
 		{#if shown.length > 0}
-			<ol>
-				{#each shown as offer (offer.room ?? 'none')}
-					<li>
-						<span
-							><strong>{wordRoom(offer.room)}</strong>: {inHundred(odds.onTime)} → {inHundred(offer.onTime)} in 100</span
-						>
-						<span class="soft">{wordPriceOfRoom(offer, plan.from)}</span>
-						<button
-							type="button"
-							aria-label="Apply: {wordRoom(offer.room)}"
-							onclick={() => {
-								onapply(offer);
-							}}>Apply</button
-						>
-					</li>
-				{/each}
-			</ol>
+			<PricedList {items} />
 		{/if}
 		{#if rehearsing.isWorking}<p class="soft">More evenings are being played …</p>{/if}
 	{:else}
@@ -205,34 +177,6 @@
 		flex-wrap: wrap;
 		gap: var(--space-2) var(--space-4);
 	}
-	figure {
-		flex: 0 1 22rem;
-		margin: 0;
-	}
-	figcaption .soft {
-		display: block;
-	}
-	svg {
-		width: 100%;
-		max-width: 26rem;
-	}
-	.area {
-		fill: var(--herb-fill);
-		opacity: 0.25;
-	}
-	.line {
-		fill: none;
-		stroke: var(--herb-fill);
-		stroke-width: 2.5;
-	}
-	.ground,
-	.tick {
-		stroke: var(--ink-soft);
-	}
-	text {
-		fill: var(--ink-soft);
-		font-size: 11px;
-	}
 	ul {
 		display: flex;
 		flex-wrap: wrap;
@@ -240,27 +184,5 @@
 		margin: var(--space-1) 0;
 		padding: 0;
 		list-style: none;
-	}
-	ol {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(min(30rem, 100%), 1fr));
-		gap: 3px var(--space-3);
-		margin: var(--space-2) 0 0;
-		padding: 0;
-		list-style: none;
-	}
-	ol li {
-		display: grid;
-		grid-template-columns: 1fr auto;
-		align-items: center;
-		min-height: 56px;
-		padding: var(--space-1) var(--space-3);
-		border-left: 6px solid var(--herb-fill);
-		border-radius: var(--corner);
-		background: var(--enamel);
-	}
-	ol li button {
-		grid-row: 1 / 3;
-		grid-column: 2;
 	}
 </style>
