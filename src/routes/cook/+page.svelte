@@ -7,26 +7,26 @@
 	import type { ComponentProps } from 'svelte';
 	import { bowlsOf } from '$lib/core/model/bowls';
 	import { stationRow } from '$lib/core/model/stations';
-	import type { Offer } from '$lib/core/plan/advise/offers';
 	import { asPlanned } from '$lib/core/plan/describe/as-planned';
 	import type { Cue } from '$lib/core/run/cues';
 	import { kitchenDuring, mealDuring } from '$lib/core/run/during';
 	import { debriefOf } from '$lib/core/run/debrief';
-	import { mishapsOf, seenAfter, trueLength, type Seen } from '$lib/core/rehearse/training';
-	import { instantAt, planClock, type Happening, type RunEvent } from '$lib/core/run/events';
+	import { planClock, type Happening, type RunEvent } from '$lib/core/run/events';
 	import { factsOf, type Facts } from '$lib/core/run/facts';
 	import { mayFailIn } from '$lib/core/run/may-fail';
 	import { passOf } from '$lib/core/run/pass';
 	import { nextHelper } from '$lib/core/run/posts';
-	import { wordReady, wordTaken } from '$lib/core/words/amounts';
+	import { laidOut, layAhead, wordWhere } from '$lib/core/words/cook';
 	import { wordNotFor } from '$lib/core/words/guests';
 	import { wordHappening, wordPrice } from '$lib/core/words/life';
 	import { inUnits } from '$lib/core/words/quantities';
 	import { speakCue, speakMoved, speakPlan } from '$lib/core/words/speak';
-	import { wordFilled, wordSetting } from '$lib/core/words/steps';
+	import { wordFilled } from '$lib/core/words/steps';
 	import { getApp } from '$lib/state/app.svelte';
 	import { clocks, newName, zone } from '$lib/state/clocks';
 	import { serverProbe } from '$lib/state/probe-link';
+	import { occasionOf, Offering } from '$lib/state/offering.svelte';
+	import { Played } from '$lib/state/played.svelte';
 	import { Probing } from '$lib/state/probing.svelte';
 	import { Running } from '$lib/state/running.svelte';
 	import { Announcing } from '$lib/state/announcing.svelte';
@@ -80,14 +80,7 @@
 		view.on.map((o) => ({
 			...o,
 			say: own(wordFilled(o.step.say, o.step)),
-			where: own(
-				[
-					view.plan.lanes.find((l) => l.id === o.step.lane)?.name ?? '',
-					o.step.setting === undefined ? '' : wordSetting(o.step)
-				]
-					.filter((w) => w !== '')
-					.join(' · ')
-			),
+			where: own(wordWhere(o.step, view.plan)),
 			next: o.next && spoken(o.next)
 		}))
 	);
@@ -107,44 +100,24 @@
 	/** What is set out for it. */
 	const bowls = $derived(bowlsOf(asPlanned(meal, shownPlan), app.techniques));
 	/** What goes into the step that a cue begins, what has to stand ready, and whose it is. */
-	function laidOut({ step: id, kind, cook }: Cue): Pick<ComponentProps<typeof NowCard>, 'taken' | 'ready' | 'cook'> {
-		const step = kind === 'start' || kind === 'touch' ? view.plan.steps.find((s) => s.id === id) : undefined;
-		const name = view.plan.cooks.length > 1 ? (view.plan.cooks.find((c) => c.id === cook)?.name ?? '') : '';
-		if (!step) return { taken: [], ready: [], cook: name };
-		return {
-			taken: wordTaken(step, view.plan, bowls).map(own),
-			ready: wordReady(step, view.plan, bowls).map(own),
-			cook: name
-		};
+	function cardOf(cue: Cue): Pick<ComponentProps<typeof NowCard>, 'taken' | 'ready' | 'cook'> {
+		const { taken, ready } = laidOut(cue, view.plan, bowls);
+		const cook = view.plan.cooks.length > 1 ? (view.plan.cooks.find((c) => c.id === cue.cook)?.name ?? '') : '';
+		return { taken: taken.map(own), ready: ready.map(own), cook };
 	}
 
-	/** Hands are free for so long before anything is offered to them, seconds; what cannot be left is laid ready so long before. */
-	const idleFrom = 120;
-	const layReady = 150;
 	const free = $derived(
 		shownCook === '' ? (view.idle.size > 0 ? Math.min(...view.idle.values()) : undefined) : view.idle.get(shownCook)
 	);
 	const isIdle = $derived(now.every((c) => c.hand === undefined));
-	let offers: readonly Offer[] = $state.raw([]);
-	/** What the offers were asked for: they are asked for again where anything is done, or every two minutes. */
-	const offersFor = $derived(
-		hasBegun && !view.isOver && isIdle && free !== undefined && free > idleFrom
-			? `${view.done} ${view.changes.length} ${Math.floor(view.clock / idleFrom)}`
-			: ''
-	);
+	const offering = new Offering(() => app.planning.offers(situationOf(plan.meal, view), running.stands()));
+	const occasion = $derived(hasBegun && isIdle ? occasionOf(view, free) : '');
 	$effect(() => {
-		const key = offersFor;
-		untrack(() => {
-			offers = [];
-			if (key === '') return;
-			const standing = running.stands();
-			void app.planning.offers(situationOf(plan.meal, view), standing).then((found) => {
-				if (key === offersFor) offers = found;
-			});
-		});
+		const now = occasion;
+		untrack(() => void offering.come(now));
 	});
 	const offered = $derived(
-		offers.flatMap((o) => {
+		offering.found.flatMap((o) => {
 			const step = view.plan.steps.find((s) => s.id === o.step);
 			const isTheirs = shownCook === '' || step?.hands.some((h) => h.cook === shownCook);
 			if (!step || !isTheirs) return [];
@@ -152,29 +125,14 @@
 		})
 	);
 	const ahead = $derived(
-		view.next.filter(isShown).flatMap((cue) => {
-			const step = cue.kind === 'start' ? view.plan.steps.find((s) => s.id === cue.step) : undefined;
-			const seconds = cue.at - view.clock;
-			if (step?.bound !== true || seconds > layReady) return [];
-			const ready = wordReady(step, view.plan, bowls).map(own);
-			return ready.length === 0 ? [] : [{ step: step.id, say: own(wordFilled(step.say, step)), in: seconds, ready }];
-		})
+		layAhead(view.next.filter(isShown), view.plan, view.clock, bowls).map((a) => ({
+			...a,
+			say: own(a.say),
+			ready: a.ready.map(own)
+		}))
 	);
 
-	/** The evening that is played, where one is: what goes wrong in it by now, and has not been taken in. */
-	let taken: readonly string[] = $state.raw([]);
-	const mishaps = $derived(
-		running.training
-			? mishapsOf(running.training, plan, cookedMeal(plan.meal), (clock) => instantAt(running.run, clock))
-			: []
-	);
-	const wrong = $derived(mishaps.filter((m) => m.at <= view.clock && !taken.includes(m.id)));
-	/** What a cook would see of a step that is played. */
-	function seenOf({ kind, step: id }: Cue): Seen | undefined {
-		const [step, begun] = [view.plan.steps.find((s) => s.id === id), view.begun.get(id ?? '')];
-		if (!running.training || !step || !begun || (kind !== 'look' && kind !== 'end')) return undefined;
-		return seenAfter(trueLength(running.training, step), view.clock - begun.from);
-	}
+	const played = new Played(running, cookedMeal);
 	/** It replays the whole log: once, not with each tick of the clock. */
 	const debrief = $derived(
 		isOver
@@ -349,9 +307,9 @@
 						tone={partOf(cue.part)?.tone}
 						partName={partOf(cue.part)?.name ?? plan.name}
 						allergens={partOf(cue.part)?.allergens ?? []}
-						{...laidOut(cue)}
+						{...cardOf(cue)}
 						notFor={wordNotFor(cue, view.plan)}
-						seen={seenOf(cue)}
+						seen={played.seenOf(cue)}
 						ondone={() => {
 							done(cue);
 						}}
@@ -516,18 +474,15 @@
 	<TrainingPanel
 		isOn={running.training !== undefined}
 		{hasBegun}
-		mishaps={wrong.map(({ id, happening }) => ({ id, say: `${wordMishap(happening)}.` }))}
+		mishaps={played.wrong.map(({ id, happening }) => ({ id, say: `${wordMishap(happening)}.` }))}
 		onbegin={(seed, rate) => {
-			taken = [];
-			running.train(app.planning.plan, { seed, mishaps: rate });
+			played.begin(app.planning.plan, { seed, mishaps: rate });
 		}}
 		onend={() => {
 			running.endTraining(app.planning.plan);
 		}}
 		ontake={(id) => {
-			taken = [...taken, id];
-			const happening = wrong.find((m) => m.id === id)?.happening;
-			if (happening) running.tell(happening);
+			played.take(id);
 		}}
 	/>
 {/snippet}
