@@ -1,7 +1,6 @@
 <!-- Menu: the parts with how they are made; beside them the plan that follows. -->
 <script lang="ts">
 	import Plus from '@lucide/svelte/icons/plus';
-	import Trash2 from '@lucide/svelte/icons/trash-2';
 	import {
 		movedPart,
 		placedPart,
@@ -35,12 +34,12 @@
 	import { shown } from '$lib/state/table';
 	import Cords from '$lib/ui/cords/Cords.svelte';
 	import AddPart from '$lib/ui/menu/AddPart.svelte';
+	import CourseHeader from '$lib/ui/menu/CourseHeader.svelte';
 	import Files from '$lib/ui/menu/Files.svelte';
 	import PartRow from '$lib/ui/menu/PartRow.svelte';
 	import PlatingList from '$lib/ui/menu/PlatingList.svelte';
 	import PlanSummary from '$lib/ui/PlanSummary.svelte';
 	import { getUnits } from '$lib/ui/units';
-	import TimeField from '$lib/ui/TimeField.svelte';
 
 	const app = getApp();
 	const { planning } = app;
@@ -62,37 +61,20 @@
 	<div class="courses">
 		{#each meal.courses as course (`${meal.id} ${course.id}`)}
 			<section aria-label={course.name}>
-				<header>
-					<input
-						class="course"
-						type="text"
-						aria-label="Name of the course"
-						maxlength="80"
-						value={course.name}
-						onchange={(event) => {
-							const name = event.currentTarget.value.trim();
-							if (name === '') event.currentTarget.value = course.name;
-							else app.changeMeal(withCourseName(meal, course.id, name));
-						}}
-					/>
-					<TimeField
-						label="on the table at"
-						value={course.service}
-						onchange={(t) => {
-							app.changeMeal(withService(meal, course.id, t));
-						}}
-					/>
-					{#if meal.courses.length > 1}
-						<button
-							class="quiet"
-							type="button"
-							aria-label="Take out the course {course.name}"
-							onclick={() => {
+				<CourseHeader
+					{course}
+					onname={(name) => {
+						app.changeMeal(withCourseName(meal, course.id, name));
+					}}
+					ontime={(t) => {
+						app.changeMeal(withService(meal, course.id, t));
+					}}
+					onremove={meal.courses.length > 1
+						? () => {
 								app.changeMeal(withoutCourse(meal, course.id, techniques));
-							}}><Trash2 size={16} /></button
-						>
-					{/if}
-				</header>
+							}
+						: undefined}
+				/>
 				<PlatingList
 					name={course.name}
 					parts={meal.parts.filter((p) => p.course === course.id)}
@@ -204,12 +186,6 @@
 </div>
 
 <style>
-	section header {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: var(--space-2) var(--space-5);
-	}
 	.columns {
 		display: grid;
 		grid-template-columns: minmax(0, 3fr) minmax(20rem, 2fr);
@@ -219,20 +195,6 @@
 	}
 	section {
 		margin-bottom: var(--space-4);
-	}
-	section header {
-		margin-bottom: var(--space-2);
-	}
-	.course {
-		width: 11rem;
-		border-color: transparent;
-		background: transparent;
-		font-size: var(--text-l);
-		font-weight: 700;
-	}
-	.quiet {
-		border-color: transparent;
-		background: transparent;
 	}
 	.empty {
 		max-width: 34rem;
