@@ -65,6 +65,35 @@ export class Draw {
 	}
 }
 
+/** How much later than it could each event comes, because somebody has to see to it, and is elsewhere. */
+export class Delays {
+	private readonly drawn: readonly { readonly event: number; readonly draw: Draw }[];
+
+	/**
+	 * @param tasks ids, by event
+	 * @param mean seconds, of an exponential distribution
+	 * @param concerns whether somebody has to see to a task
+	 */
+	constructor(
+		tasks: readonly string[],
+		private readonly mean: number,
+		concerns: (task: string) => boolean,
+		seed: number
+	) {
+		const count = new Map<string, number>();
+		this.drawn = tasks.flatMap((task, event) => {
+			const k = count.get(task) ?? 0;
+			count.set(task, k + 1);
+			return concerns(task) ? [{ event, draw: new Draw(seed, `late ${task} ${k}`) }] : [];
+		});
+	}
+
+	/** Write one evening's delays, s, by event. */
+	draw(evening: number, into: Float64Array): void {
+		for (const { event, draw } of this.drawn) into[event] = -this.mean * Math.log(1 - draw.uniform(evening));
+	}
+}
+
 /** Lengths of the tasks of a net, evening by evening. */
 export class Lengths {
 	private readonly factors: readonly Draw[];

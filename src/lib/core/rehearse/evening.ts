@@ -9,7 +9,7 @@ import { seek, type Sought } from '../plan/seek';
 import type { Spread } from './draws';
 import type { Policy } from './network';
 import { rehearse, type Odds } from './rehearse';
-import { usualRuns, usualTolerance } from './usual';
+import { usualDithering, usualRuns, usualTolerance } from './usual';
 
 /** Shares of a step's variance that it has in common with others of its cook, or of its station (est.). */
 const common = { cook: 0.3, station: 0.4 } as const;
@@ -42,10 +42,12 @@ export function* rehearsePlan(
 	const read = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
 	if (!read.ok || plan.meal !== meal.id) return undefined;
 	const { problem, trace } = read.value;
+	const seenTo = new Set(plan.steps.filter((s) => s.hands.length > 0).map((s) => s.id));
 	const stream = rehearse({
 		problem,
 		schedule: scheduleOf(plan, read.value, kitchen),
 		durations: spreadsOf(plan),
+		dithering: { mean: usualDithering, concerns: (task) => seenTo.has(task) },
 		policy,
 		tolerance: usualTolerance,
 		runs,

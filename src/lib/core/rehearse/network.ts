@@ -89,6 +89,7 @@ export class Network {
 	private readonly firsts: Int32Array;
 	/** Seconds by which each event came later than it could. */
 	private late: Float64Array;
+	private readonly none: Float64Array;
 
 	constructor(problem: Problem, { starts = {}, modes = {}, picks = {} }: Schedule, policy: Policy = 'hold') {
 		const tasks = problem.tasks.filter((t) => starts[t.id] !== undefined);
@@ -122,7 +123,8 @@ export class Network {
 		};
 		this.endPoints = tasks.map((_, i) => pointAt(i, 1));
 		this.firsts = Int32Array.from(tasks, (_, i) => eventAt(i, 0));
-		this.late = new Float64Array(order.length);
+		this.none = new Float64Array(order.length);
+		this.late = this.none;
 
 		const waits: Wait[][] = order.map(() => []);
 		for (const { from, to, min } of problem.lags) {
@@ -225,9 +227,9 @@ export class Network {
 	 * @param lengths s, by task
 	 * @param late seconds that each event comes later than it could, by event: nobody is everywhere at once
 	 */
-	play(lengths: Float64Array, late?: Float64Array): void {
+	play(lengths: Float64Array, late = this.none): void {
 		const { at } = this;
-		if (late) this.late = late;
+		this.late = late;
 		at.fill(-Infinity);
 		for (let sweep = 0; sweep < mostSweeps; sweep++) {
 			const isSame = this.flat.sweep(at, lengths, this.late);
@@ -240,9 +242,9 @@ export class Network {
 		}
 	}
 
-	/** The task of each event. */
-	get eventTasks(): readonly number[] {
-		return this.events.map((e) => e.task);
+	/** The task of each event, by id. */
+	get eventTasks(): readonly string[] {
+		return this.events.map((e) => this.tasks[e.task]!);
 	}
 
 	/** What the last evening cost, by the problem's own prices; a wait that was longer than it may be counts in part as late. */

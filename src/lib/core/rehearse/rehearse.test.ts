@@ -173,6 +173,22 @@ describe('chances', () => {
 		expect([onTime, services.supper!.slip.p95]).toEqual([1, 0]);
 	});
 
+	test('of a step that somebody comes late to: that of the delay; of two in a row, of the sum', () => {
+		const asked = { durations: {}, ...common };
+		const dithering = { mean: 60, concerns: (task: string) => task !== 'nobody' };
+		const one = steps([1500], false, 1500);
+		const seen = rehearseNow({ ...one, ...asked, dithering });
+		expect(Math.abs(seen.onTime - (1 - Math.exp(-120 / 60)))).toBeLessThan(0.01);
+		// Two exponentials: Erlang's distribution; the second begins late only by what the first leaves, and its own.
+		const two = steps([600, 900], true, 1500);
+		const both = rehearseNow({ ...two, ...asked, dithering });
+		expect(Math.abs(both.onTime - (1 - Math.exp(-2) * (1 + 2)))).toBeLessThan(0.012);
+		const nobody = rehearseNow({ ...two, ...asked, dithering: { ...dithering, concerns: () => false } });
+		expect(nobody).toEqual(rehearseNow({ ...two, ...asked }));
+		// A step that is late only for somebody's coming is critical all the same.
+		expect(both.tasks.t1!.critical).toBeGreaterThan(0.99);
+	});
+
 	test('a plan that begins earlier is never the later for it, evening by evening', () => {
 		fc.assert(
 			fc.property(

@@ -1,6 +1,6 @@
 // How likely a plan is: thousands of evenings of it, what they say of each service and step, better known with each batch.
 import type { Problem, Schedule } from '../plan/problem';
-import { batch, Lengths, type Spread } from './draws';
+import { batch, Delays, Lengths, type Spread } from './draws';
 import { Network, type Policy } from './network';
 
 export interface Rehearsal {
@@ -9,6 +9,8 @@ export interface Rehearsal {
 	/** By task; one that is not named takes what is planned. */
 	readonly durations: Readonly<Record<string, Spread>>;
 	readonly policy: Policy;
+	/** Tasks that somebody has to see to, each time so many seconds late on the mean; absent: all in time. */
+	readonly dithering?: { readonly mean: number; readonly concerns: (task: string) => boolean } | undefined;
 	/** A service that goes out no later than so many seconds is on time. */
 	readonly tolerance: number;
 	/** Evenings. */
@@ -205,6 +207,7 @@ export function* rehearse({
 	problem,
 	schedule,
 	durations,
+	dithering,
 	policy,
 	tolerance,
 	runs,
@@ -212,11 +215,15 @@ export function* rehearse({
 }: Rehearsal): Generator<() => Odds, Odds> {
 	const net = new Network(problem, schedule, policy);
 	const lengths = new Lengths(net.tasks, net.lengths, durations, seed);
+	const events = net.eventTasks;
+	const delays = dithering && new Delays(events, dithering.mean, dithering.concerns, seed);
 	const drawn = new Float64Array(net.tasks.length);
+	const late = new Float64Array(events.length);
 	const tally = new Tally(net, tolerance, runs);
 	for (let evening = 0; evening < runs; evening++) {
 		lengths.draw(evening, drawn);
-		net.play(drawn);
+		delays?.draw(evening, late);
+		net.play(drawn, late);
 		tally.count(drawn);
 		const isTold = evening + 1 === beginning || (evening + 1) % batch === 0;
 		if (isTold && evening + 1 < runs) yield () => tally.odds();
