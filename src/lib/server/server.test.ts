@@ -8,7 +8,8 @@ import { library } from '../core/library/library';
 import type { Schedule } from '../core/plan/problem';
 import { demoCases } from '../core/testing/demo-plan';
 import { FairQueue } from './fair-queue';
-import { planInPool, PoolError, solveInPool } from './pool';
+import { answering, readCase } from '../core/rehearse/cases';
+import { planInPool, PoolError, rehearseInPool, solveInPool } from './pool';
 import { asProblem, busyAnswer, issuesAnswer, problemDetails } from './problem-details';
 import { readBody } from './read-body';
 
@@ -92,6 +93,34 @@ describe('searches in threads', () => {
 			expect((await behind).status).toBe('optimal');
 			expect((await solveInPool(job('brigade-3', 30), never)).status).not.toBe('optimal');
 		}
+	});
+
+	test('a rehearsal says the same as on this thread, better and better known; out of time, or with nobody waiting, it ends', async () => {
+		const problem = load('example');
+		const schedule = solveNow(problem);
+		const durations = Object.fromEntries(Object.keys(schedule.starts ?? {}).map((id) => [id, { mu: 6, sigma: 0.3 }]));
+		const read = readCase({ problem, schedule, durations, runs: 4000 });
+		if (!read.ok) throw new Error('not read');
+		const asked = read.value;
+		const told: number[] = [];
+		const answer = await rehearseInPool({ asked, time: 20_000 }, never, (odds) =>
+			told.push((odds as { runs: number }).runs)
+		);
+		const stream = answering(asked, () => 0);
+		let step = stream.next();
+		while (!step.done) step = stream.next();
+		expect({ ...answer, seconds: 0 }).toEqual(step.value);
+		expect(told.length).toBeGreaterThan(1);
+		expect(told).toEqual(told.toSorted((a, b) => a - b));
+		const long = { ...asked, runs: 1_000_000 };
+		await expect(rehearseInPool({ asked: long, time: 1 }, never)).rejects.toThrow('late');
+		const gone = new AbortController();
+		const leaving = rehearseInPool({ asked: long, time: 60_000 }, { client: 'cook', signal: gone.signal });
+		setTimeout(() => {
+			gone.abort();
+		}, 30);
+		await expect(leaving).rejects.toThrow('gone');
+		expect((await rehearseInPool({ asked, time: 20_000 }, never)).runs).toBe(4000);
 	});
 
 	test('a plan does not wait for a long search', async () => {

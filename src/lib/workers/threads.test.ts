@@ -104,6 +104,26 @@ describe('a newer request', () => {
 		}
 	});
 
+	test('a new plan, or another rehearsal, ends the rehearsal of the one before; a plan of the run does not', async () => {
+		const { plan } = planMealNow(request(supper, 3000)) as { plan: Plan };
+		const heard: string[] = [];
+		const ask = (name: string, policy: 'hold' | 'early') =>
+			client.rehearse(request(supper, 3000), plan, policy, () => heard.push(name));
+		const first = ask('first', 'hold');
+		await vi.waitUntil(() => heard.length > 0, { timeout: 60_000 });
+		await client.plan(request(brunch, 400), nothing, 'run');
+		const second = ask('second', 'early');
+		await first;
+		await vi.waitUntil(() => heard.includes('second'), { timeout: 60_000 });
+		const at = heard.length;
+		const after = client.plan(request(brunch, 400), nothing);
+		await second;
+		await after;
+		expect(heard.slice(heard.indexOf('second'))).not.toContain('first');
+		// It ended before it had offered any room.
+		expect(heard.length).toBeLessThan(at + 4);
+	});
+
 	test('cancelled, it ends; another lane goes on', async () => {
 		const table = client.plan(request(supper, Infinity), nothing);
 		const run = client.plan(request(brunch, 3000), nothing, 'run');

@@ -35,6 +35,19 @@ function evenings(seed: number, count: number, wild = 0) {
 	return { records, asked: steps.map((s) => asked(day, s)), truths: steps.map(time) };
 }
 
+/** Gauss's elimination. */
+function solvedBy(matrix: readonly (readonly number[])[], right: readonly number[]): readonly number[] {
+	const rows = matrix.map((row, i) => [...row, right[i]!]);
+	rows.forEach((pivot, i) => {
+		rows.forEach((row, k) => {
+			if (k === i) return;
+			const factor = row[i]! / pivot[i]!;
+			for (let j = i; j < row.length; j++) row[j]! -= factor * pivot[j]!;
+		});
+	});
+	return rows.map((row, i) => row.at(-1)! / row[i]!);
+}
+
 function coverage(count: number, wild = 0) {
 	let [inside, all, width, possible] = [0, 0, 0, 0];
 	for (let seed = 1; seed <= 250; seed++) {
@@ -59,6 +72,35 @@ describe('bands of eight in ten', () => {
 	test('and still hold where one record in twenty is four times too long', () => {
 		expect(Math.abs(coverage(8, 0.05).share - 0.8)).toBeLessThan(0.07);
 	});
+});
+
+test('on one day, with nothing far off, it is the exact answer of all records at once', () => {
+	for (let seed = 1; seed <= 40; seed++) {
+		const { records, asked } = evenings(seed, 4);
+		const oneDay = records.map((r) => ({ ...r, day: 0, actual: 600 * Math.exp(0.3 * Math.log(r.actual / 600)) }));
+		const ids = (a: Asked) => [`s ${a.step}`, ...(a.cook ? ['c'] : []), ...(a.equipment ? ['e'] : [])];
+		const all = [...new Set(oneDay.flatMap(ids))];
+		const sd = (id: string) => (id.startsWith('s') ? 0.3 : id === 'c' ? 0.2 : 0.15);
+		// Normal equations of the least squares with the priors as rows, solved by elimination.
+		const A = all.map((id, i) => all.map((_, j) => (i === j ? 1 / sd(id) ** 2 : 0)));
+		const b = all.map(() => 0);
+		for (const r of oneDay) {
+			const w = 1 / sigmaOf(r.step) ** 2;
+			const at = ids(r).map((id) => all.indexOf(id));
+			for (const i of at) {
+				b[i]! += w * Math.log(r.actual / r.predicted);
+				for (const j of at) A[i]![j]! += w;
+			}
+		}
+		const x = solvedBy(A, b);
+		foretell(
+			oneDay,
+			asked.map((a) => ({ ...a, day: 0 }))
+		).forEach((f, k) => {
+			const sum = ids(asked[k]!).reduce((s, id) => s + x[all.indexOf(id)]!, 0);
+			expect(Math.log(f.p50 / 600)).toBeCloseTo(sum, 6);
+		});
+	}
 });
 
 test('a new oven is found out within a few evenings, and not by one bad record', () => {

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { Immersed, type Body } from '../heat/body';
 import { HeatThenRest } from '../heat/rest';
-import { nothingKnown, pullFor, readingsAt, type Setting } from './curve';
+import { leftAt, nothingKnown, pullFor, readingsAt, type Setting } from './curve';
 import { estimate, tell, type Asked } from './estimate';
 import { media, thinned, type Medium, type Reading } from './posterior';
 import { luckOf, play, playing, truthOf } from './simulate';
@@ -59,6 +59,28 @@ describe('the curve', () => {
 				});
 			}),
 			{ numRuns: 40, seed: 3 }
+		);
+	});
+	test('what is read is linear in start, surroundings and offset: no difference of any size is off the slope', () => {
+		fc.assert(
+			fc.property(
+				settings,
+				fc.integer({ min: -6, max: 6 }),
+				fc.integer({ min: -20, max: 20 }),
+				(setting, start, around) => {
+					const at = [0, 45, 300, 1500];
+					const u = { ...nothingKnown, spot: 0.2, lnF: 0.1 };
+					const left = leftAt(setting, u, at);
+					const plain = readingsAt(setting, u, at);
+					const moved = readingsAt(setting, { ...u, start, around, offset: 0.4 }, at);
+					at.forEach((_, i) => {
+						expect(left[i]).toBeGreaterThanOrEqual(-1e-9);
+						expect(left[i]).toBeLessThanOrEqual(1 + 1e-9);
+						expect(moved[i]! - plain[i]!).toBeCloseTo(start * left[i]! + around * (1 - left[i]!) + 0.4, 6);
+					});
+				}
+			),
+			{ numRuns: 60, seed: 8 }
 		);
 	});
 	test('nearer the face it is hotter, at any time', () => {
