@@ -25,6 +25,8 @@ const enough = { records: 3, narrowing: 0.7 } as const;
 
 export interface Factors {
 	readonly priors: readonly Prior[];
+	/** Position of each factor by its id. */
+	readonly at: ReadonlyMap<string, number>;
 	/** Means, and covariances row by row. */
 	readonly x: readonly number[];
 	readonly Q: readonly (readonly number[])[];
@@ -34,9 +36,18 @@ export interface Factors {
 	readonly streak: readonly number[];
 }
 
-export function newFactors(priors: readonly Prior[]): Factors {
+/** Factors that are kept up in place, where many records are taken in one after the other. */
+interface Kept extends Factors {
+	readonly x: number[];
+	readonly Q: number[][];
+	readonly weight: number[];
+	readonly streak: number[];
+}
+
+export function newFactors(priors: readonly Prior[]): Kept {
 	return {
 		priors,
+		at: new Map(priors.map((p, i) => [p.id, i])),
 		x: priors.map((p) => p.mean),
 		Q: priors.map((p, i) => priors.map((_, j) => (i === j ? p.sd * p.sd : 0))),
 		weight: priors.map(() => 0),
@@ -44,22 +55,67 @@ export function newFactors(priors: readonly Prior[]): Factors {
 	};
 }
 
+const copied = (f: Factors): Kept => ({
+	...f,
+	x: [...f.x],
+	Q: f.Q.map((row) => [...row]),
+	weight: [...f.weight],
+	streak: [...f.streak]
+});
+
 export interface Observation {
 	/** Factors that are in it, by id. */
 	readonly of: readonly string[];
+	/** How much of each is in it, in their order; absent: all of each. */
+	readonly weights?: readonly number[] | undefined;
 	/** ln(time ÷ the model's time). */
 	readonly y: number;
 	/** Noise, standard deviation. */
 	readonly sigma: number;
 }
 
+/** Of an observation: how far it is off what is believed (r), with what variance (S), and that belief (x). */
+export function residualOf(factors: Factors, observation: Observation) {
+	const { y, sigma } = observation;
+	const picked = pickedBy(factors, observation);
+	const x = picked.reduce((sum, [i, v]) => sum + v * factors.x[i]!, 0);
+	const S =
+		picked.reduce((sum, [i, v]) => picked.reduce((s, [j, w]) => s + v * w * factors.Q[i]![j]!, sum), 0) + sigma * sigma;
+	return { r: y - x, S, x };
+}
+
+/** Positions of the factors that are in an observation, each with how much of it. */
+function pickedBy({ at }: Factors, { of, weights }: Observation): readonly (readonly [number, number])[] {
+	return of.flatMap((id, k) => {
+		const i = at.get(id);
+		return i === undefined ? [] : [[i, weights?.[k] ?? 1] as const];
+	});
+}
+
 /**
- * One record, exactly: S = vᵀQv + σ², r = y − vᵀx, K = Qv/S; x += K r; Q −= K vᵀQ.
+ * One record, exactly: S = vᵀQv + σ², r = y − vᵀx, K = Qv/S; x += K r; Q −= K vᵀQ; v is how much of each factor is in it.
  *
  * Source: Kalman 1960, J. Basic Eng. 82, 35–45, with one observation; shrinkage comes from the priors.
  */
-export function update(factors: Factors, { of, y, sigma }: Observation): Factors {
-	return updateBy(factors, of, (residual) => residual, y, sigma);
+export function update(factors: Factors, observation: Observation): Factors {
+	const kept = copied(factors);
+	take(kept, observation, (residual) => residual);
+	return kept;
+}
+
+function take(kept: Kept, observation: Observation, temper: (residual: number, S: number) => number): void {
+	const picked = pickedBy(kept, observation);
+	const { r, S } = residualOf(kept, observation);
+	const step = temper(r, S);
+	const Qv = kept.Q.map((row) => picked.reduce((sum, [j, v]) => sum + v * row[j]!, 0));
+	for (let i = 0; i < Qv.length; i++) {
+		const gain = Qv[i]! / S;
+		if (gain === 0) continue;
+		kept.x[i]! += gain * step;
+		const row = kept.Q[i]!;
+		for (let j = 0; j < row.length; j++) row[j]! -= gain * Qv[j]!;
+	}
+	for (const [i] of picked) kept.weight[i]! += 1;
 }
 
 /** The same with far records tempered, and a step that is far off three times on one side set back to its prior spread. */
@@ -67,83 +123,50 @@ export function updateRobust(
 	factors: Factors,
 	observation: Observation
 ): { readonly factors: Factors; readonly isFar: boolean } {
-	const { of, y, sigma } = observation;
-	let far = 0;
-	const after = updateBy(
-		factors,
-		of,
-		(residual, S) => {
-			const u = residual / Math.sqrt(S);
-			if (Math.abs(u) <= tempered) return residual;
-			far = Math.sign(u);
-			return tempered * Math.sqrt(S) * far;
-		},
-		y,
-		sigma
-	);
-	const [step] = of;
-	const k = factors.priors.findIndex((p) => p.id === step);
-	const before = factors.streak[k] ?? 0;
-	const streak = far === 0 ? 0 : Math.sign(before) === far ? before + far : far;
-	const reset = Math.abs(streak) >= strikes;
-	const { sd = 0 } = factors.priors[k] ?? {};
-	return {
-		isFar: far !== 0,
-		factors: {
-			...after,
-			streak: after.streak.map((s, i) => (i === k ? (reset ? 0 : streak) : s)),
-			Q: reset ? after.Q.map((row, i) => row.map((q, j) => (i === k && j === k ? sd * sd : q))) : after.Q
-		}
-	};
+	const kept = copied(factors);
+	const isFar = takeRobust(kept, observation);
+	return { factors: kept, isFar };
 }
 
-/** Of an observation: how far it is off what is believed (r), with what variance (S), and that belief (x). */
-export function residualOf(factors: Factors, { of, y, sigma }: Observation) {
-	const picked = factors.priors.flatMap((p, i) => (of.includes(p.id) ? [i] : []));
-	const x = picked.reduce((sum, i) => sum + factors.x[i]!, 0);
-	const S = picked.reduce((sum, i) => picked.reduce((s, j) => s + factors.Q[i]![j]!, sum), 0) + sigma * sigma;
-	return { r: y - x, S, x };
+/** That, in place; whether the record was far. */
+export function takeRobust(kept: Kept, observation: Observation): boolean {
+	let far = 0;
+	take(kept, observation, (residual, S) => {
+		const u = residual / Math.sqrt(S);
+		if (Math.abs(u) <= tempered) return residual;
+		far = Math.sign(u);
+		return tempered * Math.sqrt(S) * far;
+	});
+	const k = kept.at.get(observation.of[0] ?? '');
+	if (k === undefined) return far !== 0;
+	const before = kept.streak[k] ?? 0;
+	const streak = far === 0 ? 0 : Math.sign(before) === far ? before + far : far;
+	const isOther = Math.abs(streak) >= strikes;
+	kept.streak[k] = isOther ? 0 : streak;
+	if (isOther) setBack(kept, k);
+	return far !== 0;
 }
 
 /** A factor as unsure as before any record; what was believed of it stays the best guess. */
-export function resetTo(factors: Factors, id: string): Factors {
-	const k = factors.priors.findIndex((p) => p.id === id);
-	const { sd = 0 } = factors.priors[k] ?? {};
-	return { ...factors, Q: factors.Q.map((row, i) => row.map((q, j) => (i === k && j === k ? sd * sd : q))) };
-}
-
-function updateBy(
-	factors: Factors,
-	of: readonly string[],
-	temper: (residual: number, S: number) => number,
-	y: number,
-	sigma: number
-): Factors {
-	const picked = factors.priors.flatMap((p, i) => (of.includes(p.id) ? [i] : []));
-	const Qv = factors.Q.map((row) => picked.reduce((sum, j) => sum + row[j]!, 0));
-	const S = picked.reduce((sum, i) => sum + Qv[i]!, 0) + sigma * sigma;
-	const r = temper(y - picked.reduce((sum, i) => sum + factors.x[i]!, 0), S);
-	return {
-		...factors,
-		x: factors.x.map((x, i) => x + (Qv[i]! / S) * r),
-		Q: factors.Q.map((row, i) => row.map((q, j) => q - (Qv[i]! * Qv[j]!) / S)),
-		weight: factors.weight.map((w, i) => (picked.includes(i) ? w + 1 : w))
-	};
+export function setBack(kept: Kept, position: number): void {
+	kept.Q[position]![position] = kept.priors[position]!.sd ** 2;
 }
 
 /** Days without a record: what was learnt loosens, up to the prior's spread. */
 export function forget(factors: Factors, days: number): Factors {
+	const kept = copied(factors);
+	loosen(kept, days);
+	return kept;
+}
+
+/** That, in place. */
+export function loosen(kept: Kept, days: number): void {
 	const left = 2 ** (-days / halfLife);
-	return {
-		...factors,
-		Q: factors.Q.map((row, i) =>
-			row.map((q, j) => {
-				const { sd } = factors.priors[i]!;
-				return i === j ? Math.min(sd * sd, q + sd * sd * (1 - left)) : q;
-			})
-		),
-		weight: factors.weight.map((w) => w * left)
-	};
+	kept.priors.forEach(({ sd }, i) => {
+		const row = kept.Q[i]!;
+		row[i] = Math.min(sd * sd, row[i]! + sd * sd * (1 - left));
+		kept.weight[i]! *= left;
+	});
 }
 
 /** Records that teach nothing: interrupted, spoilt, or beyond belief. */
@@ -160,9 +183,9 @@ export interface Belief {
 }
 
 export function beliefIn(factors: Factors, id: string): Belief | undefined {
-	const i = factors.priors.findIndex((p) => p.id === id);
-	const prior = factors.priors[i];
-	if (!prior) return undefined;
+	const i = factors.at.get(id);
+	const prior = factors.priors[i ?? -1];
+	if (i === undefined || !prior) return undefined;
 	const sd = Math.sqrt(factors.Q[i]![i]!);
 	const isEnough = factors.weight[i]! >= enough.records && sd / prior.sd <= enough.narrowing;
 	return { factor: Math.exp(factors.x[i]!), sd, isEnough };

@@ -38,7 +38,7 @@ export const pieceTimes = {
 export type PieceTask = keyof typeof pieceTimes;
 
 /** Getting out board, knife and bowl, seconds. */
-const setUp = 45;
+export const setUp = 45;
 
 /** Seconds of knife work on so many kg, or so many pieces, at a pace. */
 export function handTime(

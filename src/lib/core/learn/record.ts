@@ -1,14 +1,15 @@
 // What the records of evenings say of the next one: factors of steps, cooks and equipment, as they are believed on a day.
 import {
-	forget,
 	isUsable,
+	loosen,
 	newFactors,
 	noise,
 	priorSd,
 	residualOf,
-	resetTo,
-	updateRobust,
-	type Factors
+	setBack,
+	takeRobust,
+	type Observation,
+	type Prior
 } from './factors';
 import { normalQuantile } from './spread';
 
@@ -63,55 +64,52 @@ const replaced = { slack: 0.5, past: 3, tempered: 2.5 } as const;
 /** Fewer records' worth than this, or a spread hardly narrower than before any, are not enough to speak of. */
 const enough = { records: 3, narrowing: 0.7 } as const;
 
-/** What is known after some records, and until when it was kept up. */
-class Knowledge {
-	private factors: Factors;
+/** An observation of a day; of what may have been replaced, the factor by its id. */
+export interface Dated extends Observation {
+	readonly day: number;
+	readonly watched?: string | undefined;
+}
+
+/** What is known after some observations, and until when it was kept up. */
+export class Knowledge {
+	private readonly factors: ReturnType<typeof newFactors>;
 	private day = -Infinity;
-	/** Of each equipment, residuals summed upwards and downwards. */
+	/** Of what is watched, residuals summed upwards and downwards. */
 	private readonly runs = new Map<string, readonly [up: number, down: number]>();
 
-	/** @param concerned all that may be asked or recorded */
-	constructor(concerned: readonly Asked[]) {
-		const ids = [...new Set(concerned.flatMap(factorsOf))];
-		this.factors = newFactors(ids.map((id) => ({ id, mean: 0, sd: sdOf(id) })));
+	/** @param priors of all that may be asked or observed */
+	constructor(priors: readonly Prior[]) {
+		this.factors = newFactors(priors);
 	}
 
-	/** Take in a record, no older than the last one; `false`: it teaches nothing. */
-	take(record: Recorded): boolean {
-		const { predicted, actual, disturbed = false, kind, equipment } = record;
-		if (!isUsable(actual, predicted, disturbed)) return false;
-		this.pass(record.day);
-		const observation = { of: factorsOf(record), y: Math.log(actual / predicted), sigma: noise[kind] };
-		if (equipment !== undefined) {
+	/** Take in an observation, no older than the last one. */
+	take(observation: Dated): void {
+		this.pass(observation.day);
+		const { watched } = observation;
+		if (watched !== undefined) {
 			const { r, S } = residualOf(this.factors, observation);
-			this.watch(equipmentId(equipment), r / Math.sqrt(S));
+			const at = observation.of.indexOf(watched);
+			this.watch(watched, (Math.sign(observation.weights?.[at] ?? 1) * r) / Math.sqrt(S));
 		}
-		this.factors = updateRobust(this.factors, observation).factors;
-		return true;
+		takeRobust(this.factors, observation);
 	}
 
-	/** What is believed of a time, on its day. */
-	foretell(asked: Asked): Foretold {
-		this.pass(asked.day);
-		const { of, predicted, kind } = { of: factorsOf(asked), ...asked };
+	/** What is believed of a sum of factors on a day: its mean, its variance, and that of before any observation. */
+	believe(of: readonly string[], day: number): { readonly x: number; readonly S: number; readonly before: number } {
+		this.pass(day);
 		const { x, S } = residualOf(this.factors, { of, y: 0, sigma: 0 });
-		const sd = Math.sqrt(S + noise[kind] ** 2);
-		const at = (share: number) => predicted * Math.exp(x + normalQuantile(share) * sd);
-		const before = Math.hypot(...of.map(sdOf));
-		const position = this.factors.priors.findIndex((p) => p.id === stepId(asked.step));
-		const records = this.factors.weight[position] ?? 0;
-		return {
-			p10: at(0.1),
-			p50: at(0.5),
-			p90: at(0.9),
-			isEnough: records >= enough.records && Math.sqrt(S) / before <= enough.narrowing,
-			factor: Math.exp(x)
-		};
+		const sds = of.map((id) => this.factors.priors[this.factors.at.get(id) ?? -1]?.sd ?? 0);
+		return { x, S, before: sds.reduce((sum, sd) => sum + sd * sd, 0) };
+	}
+
+	/** Records' worth behind a factor, fading. */
+	weightOf(id: string): number {
+		return this.factors.weight[this.factors.at.get(id) ?? -1] ?? 0;
 	}
 
 	/** Days go by. */
 	private pass(day: number): void {
-		if (day > this.day && this.day > -Infinity) this.factors = forget(this.factors, day - this.day);
+		if (day > this.day && this.day > -Infinity) loosen(this.factors, day - this.day);
 		this.day = Math.max(this.day, day);
 	}
 
@@ -120,21 +118,59 @@ class Knowledge {
 		const [up, down] = this.runs.get(id) ?? [0, 0];
 		const next = [Math.max(0, up + u - replaced.slack), Math.max(0, down - u - replaced.slack)] as const;
 		const isOther = Math.max(...next) > replaced.past;
-		if (isOther) this.factors = resetTo(this.factors, id);
+		const position = this.factors.at.get(id);
+		if (isOther && position !== undefined) setBack(this.factors, position);
 		this.runs.set(id, isOther ? [0, 0] : next);
 	}
+}
+
+/** Whether so many records' worth, and so much less variance than before any, are enough to speak of. */
+export const isEnough = (weight: number, variance: number, before: number): boolean =>
+	weight >= enough.records && Math.sqrt(variance / before) <= enough.narrowing;
+
+/** A record as an observation; `undefined`: it teaches nothing. */
+function observed(record: Recorded): Dated | undefined {
+	const { day, predicted, actual, disturbed = false, kind, equipment } = record;
+	if (!isUsable(actual, predicted, disturbed)) return undefined;
+	return {
+		day,
+		of: factorsOf(record),
+		y: Math.log(actual / predicted),
+		sigma: noise[kind],
+		watched: equipment === undefined ? undefined : equipmentId(equipment)
+	};
+}
+
+/** What is believed of a time, on its day. */
+function foretold(knowledge: Knowledge, asked: Asked): Foretold {
+	const { predicted, kind, step } = asked;
+	const { x, S, before } = knowledge.believe(factorsOf(asked), asked.day);
+	const sd = Math.sqrt(S + noise[kind] ** 2);
+	const at = (share: number) => predicted * Math.exp(x + normalQuantile(share) * sd);
+	return {
+		p10: at(0.1),
+		p50: at(0.5),
+		p90: at(0.9),
+		isEnough: isEnough(knowledge.weightOf(stepId(step)), S, before),
+		factor: Math.exp(x)
+	};
 }
 
 /** What the records say of each question, on its day: from all that is no younger. */
 export function foretell(records: readonly Recorded[], asked: readonly Asked[]): readonly Foretold[] {
 	const inOrder = records.map((r, i) => ({ r, i })).sort((a, b) => a.r.day - b.r.day || a.i - b.i);
 	const questions = asked.map((q, i) => ({ q, i })).sort((a, b) => a.q.day - b.q.day || a.i - b.i);
-	const knowledge = new Knowledge([...records, ...asked]);
+	const ids = [...new Set([...records, ...asked].flatMap(factorsOf))];
+	const knowledge = new Knowledge(ids.map((id) => ({ id, mean: 0, sd: sdOf(id) })));
+	const take = (record: Recorded) => {
+		const observation = observed(record);
+		if (observation) knowledge.take(observation);
+	};
 	const answers: Foretold[] = [];
 	let taken = 0;
 	for (const { q, i } of questions) {
-		for (; taken < inOrder.length && inOrder[taken]!.r.day <= q.day; taken++) knowledge.take(inOrder[taken]!.r);
-		answers[i] = knowledge.foretell(q);
+		for (; taken < inOrder.length && inOrder[taken]!.r.day <= q.day; taken++) take(inOrder[taken]!.r);
+		answers[i] = foretold(knowledge, q);
 	}
 	return answers;
 }

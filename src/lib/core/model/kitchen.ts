@@ -122,6 +122,14 @@ const vesselSchema = z.object({
 });
 export type Vessel = z.infer<typeof vesselSchema>;
 
+/** What records of evenings say of one kind of step here: ln of a factor on its time, its spread, and how many records. */
+const learntSchema = z.object({
+	mean: z.number().min(-2.5).max(2.5),
+	sd: z.number().min(0).max(1),
+	records: z.int().min(0).max(100_000)
+});
+export type LearntStep = z.infer<typeof learntSchema>;
+
 export const kitchenSchema = z.object({
 	format: z.literal('juntos-kitchen'),
 	version: z.literal(1),
@@ -133,7 +141,11 @@ export const kitchenSchema = z.object({
 	altitude: z.number().min(-400).max(5000).default(0),
 	cooks: z.array(cookSchema).min(1, 'needs at least one cook').max(12, 'can have at most 12 cooks'),
 	stations: z.array(stationSchema).max(60),
-	vessels: z.array(vesselSchema)
+	vessels: z.array(vesselSchema),
+	/** What was learnt here and accepted, by what it is a record of: see `recordKey`. */
+	learnt: z.record(z.string().min(1).max(140), learntSchema).optional(),
+	/** What was held back, as it was believed then. */
+	heldBack: z.record(z.string().min(1).max(160), z.number()).optional()
 });
 export type Kitchen = z.infer<typeof kitchenSchema>;
 export type VesselKind = (typeof vesselKinds)[number];

@@ -67,6 +67,18 @@ const plannedStepSchema = z.object({
 	care: z.array(careSchema),
 	/** What its time was computed from, where it was. */
 	facts: timeFactsSchema.optional(),
+	/**
+	 * What it is a record of; seconds by the model alone, handwork at a home cook's pace, and what share of them goes by the pace;
+	 * the factor that the cook's own records have put on it, and how many of them.
+	 */
+	basis: z
+		.object({
+			key: z.string(),
+			model: z.number(),
+			paced: z.number().optional(),
+			learnt: z.object({ factor: z.number(), records: z.number() }).optional()
+		})
+		.optional(),
 	heldBy: heldBySchema,
 	/** Steps (ids) that must be done before. */
 	after: z.array(z.string())

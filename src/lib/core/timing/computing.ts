@@ -3,10 +3,11 @@ import { efficiency, type Fuel } from '../heat/burner';
 import type { Care, TimeFacts } from '../model/time-facts';
 import type { TimeModel, Quantity } from '../model/time-model';
 
-/** What records say of one factor on a time, on the logarithm. */
+/** What records say of a step: a factor on its time, on the logarithm, and how many records. */
 interface Learnt {
 	readonly mean: number;
 	readonly sd: number;
+	readonly records: number;
 }
 
 /** Where a step is done, as far as its time depends on it. */
@@ -26,8 +27,8 @@ export interface Circumstance {
 	readonly room: number;
 	/** How long handwork takes, against a home cook's 1. */
 	readonly pace?: number | undefined;
-	/** Factors on the time that were learnt: of the step, of whoever does it, of what it is done on. */
-	readonly learnt?: readonly Learnt[] | undefined;
+	/** What the cook's own records have put on the model's time. */
+	readonly learnt?: Learnt | undefined;
 }
 
 export interface Computed {

@@ -1,6 +1,8 @@
 // How long a step takes here: for this many, this thick, on this burner or at this set point, at this cook's pace, and as
 // records have shown.
 import { setpointRatio } from '../heat/setpoint';
+import { noise } from '../learn/factors';
+import { handTime, setUp, type KnifeTask, type PieceTask } from '../learn/handwork';
 import { quantile } from '../learn/spread';
 import type { Step } from '../model/technique';
 import type { Care, TimeFacts } from '../model/time-facts';
@@ -20,6 +22,11 @@ export interface Timing {
 	/** Absent: the technique's own estimate. */
 	readonly facts?: TimeFacts | undefined;
 	readonly care: readonly Care[];
+	/** ln of the seconds before anything learnt, handwork at a home cook's pace; and what share of those goes by the pace. */
+	readonly plain?: number;
+	readonly paced?: number;
+	/** What the cook's own records have put on it. */
+	readonly learnt?: { readonly factor: number; readonly records: number } | undefined;
 }
 
 /** ln(longest ÷ shortest), which are the 90th and 10th hundredth, over their distance in standard deviations. */
@@ -27,7 +34,8 @@ const hundredths = 2 * 1.2815515655446004;
 
 /**
  * The time of a step: computed where its technique names a model (see `model-times.ts`); otherwise the technique's own
- * estimate, times one factor for each thing it depends on. What was learnt is a factor on either.
+ * estimate, times one factor for each thing it depends on. What was learnt of the step is a factor on either, and its spread
+ * that of the next record: what is left of the doubt, and the noise.
  *
  * Number and size enter as power laws with the technique's exponents; burner power inversely; the oven's set point by
  * `setpointRatio` from the first of the settings, for which the technique's times hold; handwork by the cook's pace.
@@ -38,12 +46,32 @@ const hundredths = 2 * 1.2815515655446004;
 export function timingOf(step: Step, of: (id: string) => number, at: Circumstance, load = 1): Timing {
 	const model = step.time.model;
 	const own: Timing = model ? computed(compute(model, of, at)) : estimated(step, of, at);
-	const { learnt = [] } = at;
+	const { learnt } = at;
+	const ofLoad = Math.log(load);
+	const { plain, paced } = atHomePace(step, own, at.pace ?? 1);
+	const basis = { plain: plain + ofLoad, ...(paced > 0 ? { paced } : {}) };
+	if (!learnt) return { ...own, ...basis, mu: own.mu + ofLoad };
 	return {
 		...own,
-		mu: own.mu + Math.log(load) + learnt.reduce((sum, l) => sum + l.mean, 0),
-		sigma: Math.hypot(own.sigma, ...learnt.map((l) => l.sd))
+		...basis,
+		mu: own.mu + ofLoad + learnt.mean,
+		sigma: Math.min(own.sigma, Math.hypot(noise[step.hands.kind === 'whole' ? 'hands' : 'heat'], learnt.sd)),
+		learnt: { factor: Math.exp(learnt.mean), records: learnt.records }
 	};
+}
+
+/** ln of the seconds at a home cook's pace, and the share of them that goes by the pace. */
+function atHomePace(step: Step, { mu, facts }: Timing, pace: number): { plain: number; paced: number } {
+	if (facts?.kind === 'knife' || facts?.kind === 'pieces') {
+		const amount =
+			facts.kind === 'knife'
+				? { task: facts.task as KnifeTask, kilograms: facts.kilograms }
+				: { task: facts.task as PieceTask, pieces: facts.pieces };
+		const home = handTime(amount, 1);
+		return { plain: Math.log(home), paced: 1 - setUp / home };
+	}
+	const isPaced = !step.time.model && step.hands.kind === 'whole';
+	return { plain: isPaced ? mu - Math.log(pace) : mu, paced: isPaced ? 1 : 0 };
 }
 
 function computed({ usual, sigma, pull, peak, loss, facts, care = [] }: ReturnType<typeof compute>): Timing {

@@ -14,6 +14,12 @@ function daysOf(year: number, month: number, dayOfMonth: number): number {
 	return era * 146_097 + dayOfEra - 719_468;
 }
 
+/** The same of a date, `YYYY-MM-DD`. */
+export function dayOf(date: string): number {
+	const [year = NaN, month = NaN, dayOfMonth = NaN] = date.split('-').map(Number);
+	return daysOf(year, month, dayOfMonth);
+}
+
 const formats = new Map<string, Intl.DateTimeFormat>();
 
 /** The clock and the calendar of a zone at an instant, as if it were UTC: milliseconds since 1970. */

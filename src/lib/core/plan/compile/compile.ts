@@ -9,6 +9,7 @@ import { grid, gridDown, gridUp } from '../grid';
 import type { Problem } from '../problem';
 import { dutyOf, handsFor, handsOf, type Manning } from './crew';
 import type { Circumstance } from '../../timing/computing';
+import { recordKey } from '../../model/record-key';
 import { timingOf, usualOf, type Timing } from '../../timing/timing';
 import { valuesFor } from '../../timing/values';
 import { eveningOf, wantsOf, weightsOf } from './calm';
@@ -406,6 +407,7 @@ function waysOf(
 	const need = asked && load && 'racks' in asked ? { ...asked, racks: vessels } : asked;
 	const step: Step = need ? { ...work.step, need } : work.step;
 	const best = strongestBurner(kitchen);
+	const learnt = kitchen.learnt?.[recordKey(technique.id, step)];
 	const known = new Map<string, Timing>();
 	const timingAt = (place: Place | undefined, pace: number): Timing => {
 		const looks = model ? looksAt(model) : 'everything';
@@ -415,7 +417,7 @@ function waysOf(
 			nothing: '',
 			everything: `${place?.resource ?? ''} ${place?.setting ?? ''}`
 		}[looks];
-		const at = { ...place, best, altitude: kitchen.altitude, room: roomOf(kitchen), pace };
+		const at = { ...place, best, altitude: kitchen.altitude, room: roomOf(kitchen), pace, learnt };
 		const timing = known.get(`${key} ${pace}`) ?? timingOf(step, of, at, factor);
 		known.set(`${key} ${pace}`, timing);
 		return timing;

@@ -1,6 +1,7 @@
 // The pass: how long it takes to set all parts on all plates, by how many hands, in how many waves; and what a wait costs.
 import type { Kitchen } from '../../model/kitchen';
 import type { Meal, Part } from '../../model/meal';
+import { platingKey } from '../../model/record-key';
 import { stationRow } from '../../model/stations';
 import type { Step, Technique } from '../../model/technique';
 import { minute } from '../../units/time';
@@ -83,7 +84,9 @@ export function plateUp(
 		const ids = [
 			...new Set(stacked([...set.filter((p) => !isDrink(p)), ...set.filter(isDrink)]).map((p) => p.part.id))
 		];
+		const { mean: learnt = 0 } = kitchen.learnt?.[platingKey] ?? {};
 		const secondsOf = (id: string) =>
+			Math.exp(learnt) *
 			Math.max(...set.filter((p) => p.part.id === id).map((p) => p.technique.plate.perPlate * p.part.covers));
 		const byHand = ids.reduce((sum, id) => sum + secondsOf(id), 0);
 		if (byHand === 0) continue;

@@ -7,6 +7,7 @@ import type { Meal, Part } from '../../model/meal';
 import { eatenBy } from '../../model/quantities';
 import { commonSettings, trayStep, type Step, type Technique } from '../../model/technique';
 import type { VesselSize } from '../../model/vessel-size';
+import { recordKey } from '../../model/record-key';
 import { timingOf, usualOf } from '../../timing/timing';
 import { valuesFor } from '../../timing/values';
 import type { Problem } from '../problem';
@@ -103,7 +104,8 @@ function shareTray(
 			const of = valuesFor(technique, part.settings, eatenBy(part, meal));
 			const load = batchesOf(step, of, kitchen);
 			if (!load?.piece) return [];
-			const timing = timingOf(step, of, at);
+			const learnt = kitchen.learnt?.[recordKey(technique.id, step)];
+			const timing = timingOf(step, of, { ...at, learnt });
 			const area = load.whole * footprintArea(load.piece);
 			return [{ part, step, seconds: usualOf(timing), loss: (timing.loss ?? 0) / 100, load, area }];
 		})

@@ -5,6 +5,7 @@ import { serviceOf, type Meal } from '../../model/meal';
 import { stationKinds } from '../../model/stations';
 import type { Lane, Plan, PlannedStep, Plating, Taken } from '../../model/plan';
 import { finishStep } from '../../model/finishing';
+import { recordKey } from '../../model/record-key';
 import { spreadOf, usualOf } from '../../timing/timing';
 import { allergensOf } from '../../model/quantities';
 import { baseOf } from '../compile/portions';
@@ -131,6 +132,7 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 			cautions: (nth.get(h.id)?.k ?? 0) > 0 ? [] : [...(step.cautions ?? [])],
 			care: (nth.get(h.id)?.k ?? 0) > 0 ? [] : [...care],
 			...(facts ? { facts } : {}),
+			basis: basisOf(h),
 			heldBy: reasons.get(h.id) ?? { kind: 'nothing' },
 			after: problem.lags
 				.filter((l) => l.to === h.id && own.has(l.from) && (l.min >= 0 || l.max !== undefined))
@@ -234,6 +236,17 @@ export function describePlan(meal: Meal, kitchen: Kitchen, { problem, trace }: C
 		idle: [...findIdle(allHands)]
 	};
 	return { plan, isManned };
+}
+
+/** What a step's time is a record of, and what it would be without any. */
+function basisOf({ technique, step, way: { timing } }: Happening): NonNullable<PlannedStep['basis']> {
+	const { mu, plain = mu, paced, learnt } = timing;
+	return {
+		key: recordKey(technique.id, step),
+		model: Math.round(Math.exp(plain)),
+		...(paced === undefined ? {} : { paced }),
+		...(learnt ? { learnt } : {})
+	};
 }
 
 /** What another set point than the technique's own is good for: done sooner, or shared with other parts. */

@@ -1,0 +1,343 @@
+// What an evening's log says of each step: when it was begun, when it was over, how that is known, and what was thought before.
+import { heatingTime, potLoss, waterHeat } from '../heat/water';
+import { setpointRatio } from '../heat/setpoint';
+import { quantile } from '../learn/spread';
+import type { Kitchen } from '../model/kitchen';
+import type { Meal } from '../model/meal';
+import { platingsOf, type Plan, type PlannedStep } from '../model/plan';
+import { platingKey } from '../model/record-key';
+import type { TimeFacts } from '../model/time-facts';
+import { cuesOf } from '../run/cues';
+import { active, originOf, planClock, type Run, type RunEvent } from '../run/events';
+import { factsOf, type Facts } from '../run/facts';
+import type { CookedEvening, CookedPart, CookedStep, Equipment } from './evening';
+
+/** Readings kept of a part. */
+const mostReadings = 60;
+/** A follower that begins so soon after ends what is before it, seconds. */
+const atOnce = 45;
+/** Spread of plating (est.). */
+const platingSigma = 0.25;
+
+/** What an evening is kept with, beside its log. */
+export interface Around {
+	readonly meal: Pick<Meal, 'name' | 'parts' | 'covers'>;
+	readonly kitchen: Pick<Kitchen, 'id' | 'cooks'>;
+	/** Words of what happened that was not planned; none for what was. */
+	readonly say: (event: RunEvent) => string | undefined;
+}
+
+/** An evening from its log, as far as it has gone. */
+export function eveningFrom(run: Run, { meal, kitchen, say }: Around): CookedEvening {
+	const events = active(run.events);
+	const facts = factsOf(run);
+	const plans = plansOf(run, events);
+	const steps = cookedSteps(run, events, facts, plans, kitchen);
+	const { plan } = facts;
+	const out = (course: string) => facts.done.get(`${course}#serve`);
+	const courses = plan.services.map(({ course, name, due, at }) => {
+		const served = out(course);
+		const planned = run.plan.services.find((s) => s.course === course)?.at ?? at;
+		return { id: course, name, due, planned, ...(served === undefined ? {} : { out: served }) };
+	});
+	return {
+		format: 'juntos-evening',
+		version: 1,
+		id: run.run,
+		meal: run.id,
+		name: meal.name,
+		kitchen: kitchen.id,
+		date: run.date,
+		zone: run.zone,
+		covers: plan.covers,
+		origin: originOf(run),
+		courses,
+		cooks: plan.cooks,
+		lanes: plan.lanes.map(({ id, name }) => ({ id, name })),
+		parts: plan.parts.map((p) => cookedPart(p, meal, run.plan, facts, steps)),
+		steps: [...steps, ...platings(run, facts)],
+		heats: [...heatsOf(run, events, plan)],
+		happened: events.flatMap((e) => say(e) ?? []).slice(0, 200),
+		said: events.flatMap((e) =>
+			e.kind === 'note'
+				? [{ id: e.id, at: e.at, by: e.by, kind: 'note' as const, text: e.text, ...(e.part ? { part: e.part } : {}) }]
+				: []
+		)
+	};
+}
+
+/** The plans of an evening, each with the clock from which it was in force. */
+function plansOf(run: Run, events: readonly RunEvent[]): readonly { readonly since: number; readonly plan: Plan }[] {
+	const later = events.flatMap((e) => (e.kind === 'replan' ? [{ since: planClock(run, e.at), plan: e.plan }] : []));
+	return [{ since: -Infinity, plan: run.plan }, ...later];
+}
+
+function cookedPart(
+	{ id, of = id, name, course, tone, technique = '', covers, free, ready }: Plan['parts'][number],
+	meal: Around['meal'],
+	first: Plan,
+	{ done, readings, plan }: Facts,
+	steps: readonly CookedStep[]
+): CookedPart {
+	const part = meal.parts.find((p) => p.id === of);
+	const ends = steps.flatMap((s) => (s.part === id && s.how !== 'left out' && !isWash(s.id) ? [s.ended] : []));
+	const isReady = ends.length > 0 && ends.every((e) => e !== undefined);
+	const served = done.get(`${course}#serve`);
+	return {
+		id,
+		of,
+		name,
+		course,
+		tone,
+		technique,
+		covers: covers ?? plan.covers,
+		settings: { ...part?.settings },
+		planned: first.parts.find((p) => p.id === id)?.ready ?? ready,
+		...(isReady ? { ready: Math.max(...ends.map((e) => e ?? 0)) } : {}),
+		...(served === undefined ? {} : { served }),
+		free,
+		readings: thinned(readings.get(id) ?? [])
+	};
+}
+
+const isWash = (id: string) => id.includes('/wash-');
+
+/** So many of a stream, evenly, the last one among them. */
+function thinned(readings: readonly (readonly [number, number])[]): [number, number][] {
+	const stride = Math.max(1, Math.ceil(readings.length / mostReadings));
+	const from = (readings.length - 1) % stride;
+	return readings.filter((_, i) => i % stride === from).map(([at, celsius]) => [Math.round(at), celsius]);
+}
+
+/** All steps of the evening: as last planned, with those of the first plan that were begun and planned away. */
+function cookedSteps(
+	run: Run,
+	events: readonly RunEvent[],
+	facts: Facts,
+	plans: ReturnType<typeof plansOf>,
+	kitchen: Around['kitchen']
+): CookedStep[] {
+	const { plan, done } = facts;
+	const cues = cuesOf(plan);
+	const skipped = new Set(events.flatMap((e) => (e.kind === 'skipped' ? [e.cue] : [])));
+	const failed = new Set(events.flatMap((e) => (e.kind === 'failed' ? [e.part] : [])));
+	const out = new Set(events.flatMap((e) => (e.kind === 'out' ? [e.what] : [])));
+	const seen = seenDone(run, events, plan);
+	const first = new Map(run.plan.steps.map((s) => [s.id, s]));
+	const taps = tapsByCook(plan, done);
+	const found = new Map<string, Pick<CookedStep, 'began' | 'ended' | 'how'>>();
+	for (const step of plan.steps.toSorted((a, b) => a.from - b.from)) found.set(step.id, actualOf(step));
+
+	return plan.steps.map((step): CookedStep => {
+		const actual = found.get(step.id) ?? {};
+		// What was thought of it when it began, not what was seen of it since.
+		const thought = plans.findLast((p) => p.since <= (actual.began ?? Infinity))?.plan ?? run.plan;
+		const before = thought.steps.find((s) => s.id === step.id) ?? step;
+		const planned = first.get(step.id) ?? step;
+		const { mu, sigma, basis, hands } = before;
+		const isHands = hands.some((h) => h.whole);
+		const cook = step.hands[0]?.cook;
+		const part = plan.parts.find((p) => p.id === step.part);
+		const equipment = isHands ? undefined : equipmentOf(before);
+		const { began = Infinity, ended = -Infinity } = actual;
+		// What somebody saw to in between was time off this work.
+		const isLeft = isHands && (taps.get(cook ?? '')?.touches ?? []).some((t) => t > began && t < ended);
+		const isDisturbed =
+			isLeft ||
+			failed.has(part?.of ?? step.part) ||
+			out.has(step.lane) ||
+			facts.breaks.some((b) => b.cook === cook && b.from < ended && b.to > began);
+		const isSeen = actual.how === 'seen' || step.sign !== undefined || step.pull !== undefined;
+		return {
+			id: step.id,
+			part: step.part,
+			key: basis?.key ?? step.id,
+			say: step.say.slice(0, 300),
+			kind: isHands ? 'hands' : 'heat',
+			...(cook === undefined ? {} : { cook }),
+			lane: step.lane,
+			from: planned.from,
+			to: planned.to,
+			...actual,
+			model: Math.max(1, basis?.model ?? Math.exp(mu)),
+			...(basis?.paced === undefined ? {} : { paced: basis.paced }),
+			...(isHands ? { pace: paceOf(kitchen, cook) } : {}),
+			sigma: Math.min(3, sigma),
+			p10: quantile({ mu, sigma }, 0.1),
+			p50: Math.exp(mu),
+			p90: quantile({ mu, sigma }, 0.9),
+			...(equipment ? { equipment } : {}),
+			...(isDisturbed ? { disturbed: true } : {}),
+			...(isHands || isSeen ? {} : { byClock: true })
+		};
+	});
+
+	function actualOf(step: PlannedStep): Pick<CookedStep, 'began' | 'ended' | 'how'> {
+		const whole = step.hands.some((h) => h.whole);
+		const own = cues.filter((c) => c.step === step.id && c.kind !== 'oven' && c.kind !== 'look');
+		if (own.length > 0 && own.every((c) => skipped.has(c.id))) return { how: 'left out' };
+		const start = own.find((c) => c.kind === 'start');
+		const end = own.find((c) => c.kind === 'end');
+		const tapped = start && done.get(start.id);
+		const said = facts.begun.get(step.id);
+		if (whole) {
+			if (tapped === undefined) return said === undefined ? {} : { began: said };
+			// One tap tells that it is over; it was begun when it was due, or when the cook had done the work before.
+			const { works = [] } = taps.get(step.hands[0]?.cook ?? '') ?? {};
+			const before = works.findLast((t) => t < tapped) ?? -Infinity;
+			const began = said ?? Math.max(step.from, before);
+			return began < tapped ? { began, ended: tapped, how: 'said' } : { ended: tapped };
+		}
+		const followed = step.after.flatMap((id) => found.get(id)?.ended ?? []);
+		const alone = !start && step.after.length > 0 && followed.length > 0 ? Math.max(...followed) : undefined;
+		const began = said ?? tapped ?? alone;
+		const over = (how: 'said' | 'seen' | 'followed', ended: number) => ({
+			...(began === undefined ? {} : { began }),
+			ended,
+			how
+		});
+		const told = seen.get(step.id);
+		if (told !== undefined) return over('seen', told);
+		const tap = end && done.get(end.id);
+		if (tap !== undefined) return over(facts.looks.has(step.id) ? 'seen' : 'said', tap);
+		// What comes at once after it has begun: it is over.
+		const next = plan.steps.flatMap((s) =>
+			s.after.includes(step.id) && s.from - step.to < atOnce && s.from >= step.to ? [done.get(`${s.id}#start`)] : []
+		);
+		const [follower] = next.filter((at) => at !== undefined);
+		if (!end && follower !== undefined) return over('followed', follower);
+		return began === undefined ? {} : { began };
+	}
+}
+
+/** Steps of which somebody has seen that they are done before their time: a look, a probe. */
+function seenDone(run: Run, events: readonly RunEvent[], plan: Plan): ReadonlyMap<string, number> {
+	const lengths = new Map(plan.steps.map((s) => [s.id, s]));
+	return new Map(
+		events.flatMap((e): [string, number][] =>
+			e.kind === 'late' && e.seconds < 0 && lengths.has(e.step) ? [[e.step, planClock(run, e.at)]] : []
+		)
+	);
+}
+
+/** When each cook told that work was over, and that something was seen to, in order. */
+function tapsByCook(
+	plan: Plan,
+	done: Facts['done']
+): ReadonlyMap<string, { readonly works: readonly number[]; readonly touches: readonly number[] }> {
+	const taps = new Map<string, { works: number[]; touches: number[] }>();
+	const whole = new Set(plan.steps.flatMap((s) => (s.hands.some((h) => h.whole) ? [s.id] : [])));
+	for (const { id, cook, step, hand } of cuesOf(plan)) {
+		const at = done.get(id);
+		if (cook === undefined || at === undefined || hand === undefined) continue;
+		const own = taps.get(cook) ?? { works: [], touches: [] };
+		own[whole.has(step ?? '') ? 'works' : 'touches'].push(at);
+		taps.set(cook, own);
+	}
+	for (const { works } of taps.values()) works.sort((a, b) => a - b);
+	return taps;
+}
+
+const paceOf = ({ cooks }: Around['kitchen'], cook: string | undefined) => {
+	const found = cooks.find((c) => c.id === cook);
+	return found?.measuredPace ?? found?.pace ?? 1;
+};
+
+/** Plating of each course, from its first plate until it goes out. */
+function platings(run: Run, { plan, done }: Facts): CookedStep[] {
+	return plan.services.flatMap((service): CookedStep[] => {
+		const stretches = platingsOf(plan, service);
+		const [first] = stretches;
+		const [began, ended] = [done.get(`${service.course}#plate`), done.get(`${service.course}#serve`)];
+		if (!first || stretches.some((s) => s.cooks.length > 1)) return [];
+		const planned = run.plan.services.find((s) => s.course === service.course) ?? service;
+		const last = stretches.at(-1) ?? first;
+		const length = Math.max(1, last.to - first.from);
+		const [cook] = first.cooks;
+		return [
+			{
+				id: `${service.course}#plate`,
+				key: platingKey,
+				say: `Plate ${service.name}`.slice(0, 300),
+				kind: 'hands',
+				...(cook === undefined ? {} : { cook }),
+				from: planned.plating,
+				to: planned.at,
+				...(began === undefined ? {} : { began }),
+				...(ended === undefined ? {} : { ended, how: 'said' as const }),
+				model: length,
+				sigma: platingSigma,
+				p10: quantile({ mu: Math.log(length), sigma: platingSigma }, 0.1),
+				p50: length,
+				p90: quantile({ mu: Math.log(length), sigma: platingSigma }, 0.9)
+			}
+		];
+	});
+}
+
+/** What thermometers said of ovens, with what the knob was at then. */
+function heatsOf(run: Run, events: readonly RunEvent[], plan: Plan): readonly CookedEvening['heats'][number][] {
+	return events.flatMap((e) => {
+		if (e.kind !== 'heat') return [];
+		const at = planClock(run, e.at);
+		const firing = plan.steps.findLast((s) => s.lane === e.station && s.setting !== undefined && s.from <= at);
+		const knob = firing?.knob ?? firing?.setting;
+		return knob === undefined ? [] : [{ lane: e.station, at: Math.round(at), knob, celsius: e.celsius }];
+	});
+}
+
+/** What a burner's and an oven's part in a step's time is: how much ln of it changes with ln of the watts, or with a K. */
+function equipmentOf({ facts, lane, setting, knob }: PlannedStep): Equipment | undefined {
+	if (!facts) return undefined;
+	if ('burner' in facts) {
+		const per = perPower(facts);
+		const watts = facts.burner.power * facts.burner.share;
+		return per === undefined || watts <= 0 ? undefined : { kind: 'burner', id: lane, watts, per };
+	}
+	const range = ovenRange(facts);
+	if (!range || setting === undefined) return undefined;
+	const [start, target] = range;
+	const more = 5;
+	if (setting - more <= target || start >= target) return undefined;
+	const per = Math.log(setpointRatio(setting + more, setting - more, start, target)) / (2 * more);
+	return { kind: 'oven', id: lane, offset: setting - (knob ?? setting), per };
+}
+
+/** Heat capacity of a pot, J/K (est.). */
+const potHeat = 600;
+
+function perPower(facts: Extract<TimeFacts, { burner: unknown }>): number | undefined {
+	if (facts.kind === 'boil') {
+		const { litres, start, boil, burner } = facts;
+		const seconds = (power: number) =>
+			heatingTime(
+				{
+					mass: litres,
+					pot: potHeat,
+					power,
+					efficiency: burner.share,
+					loss: potLoss(litres, true),
+					ambient: 20,
+					c: waterHeat
+				},
+				start,
+				boil
+			);
+		const ratio = Math.log(seconds(burner.power * 1.02) / seconds(burner.power * 0.98)) / Math.log(1.02 / 0.98);
+		return Number.isFinite(ratio) ? ratio : undefined;
+	}
+	// Of what simmers only a part goes by the burner.
+	return facts.kind === 'simmer' ? undefined : -1;
+}
+
+/** From what mean to what middle a piece in an oven goes, °C. */
+function ovenRange(facts: TimeFacts): readonly [number, number] | undefined {
+	const soft = 88;
+	if (facts.kind === 'roast') return facts.oven.fire ? undefined : [facts.start, facts.pull];
+	if (facts.kind === 'bake') return facts.oven.fire ? undefined : [facts.start, facts.core];
+	if (facts.kind === 'soften' || facts.kind === 'immerse') {
+		const { oven } = facts.medium;
+		return !oven || oven.fire ? undefined : [facts.start, facts.kind === 'immerse' ? facts.core : soft];
+	}
+	return undefined;
+}

@@ -1,0 +1,313 @@
+// What the evenings of a kitchen teach: a cook's pace, a burner's power, an oven's error, and how long a step really takes; each
+// with its evidence, to be accepted or held back.
+import { efficiency } from '../heat/burner';
+import { isUsable, noise, priorSd, type Prior } from '../learn/factors';
+import { Knowledge, isEnough, type Dated } from '../learn/record';
+import { normalQuantile } from '../learn/spread';
+import type { Kitchen, StationOf } from '../model/kitchen';
+import { dayOf } from '../units/zoned';
+import { holding, tookOf, type CookedEvening, type CookedStep } from './evening';
+
+/** Something that was learnt; which way its value goes, see `unit`. */
+export interface Lesson {
+	/** Unique in a kitchen. */
+	readonly id: string;
+	readonly about: 'pace' | 'burner' | 'oven' | 'step';
+	/** The cook, the station, or what the step is a record of. */
+	readonly of: string;
+	/** Pace against a home cook's 1; net watts; K hotter than the knob; factor on the time. With its 10th and 90th hundredth. */
+	readonly value: number;
+	readonly low: number;
+	readonly high: number;
+	/** What plans take now. */
+	readonly now: number;
+	/** Records that taught it, in how many evenings; days since the last one. */
+	readonly records: number;
+	readonly evenings: number;
+	readonly isEnough: boolean;
+	/** As it was learnt: ln of a factor, or K; and its spread. */
+	readonly mean: number;
+	readonly sd: number;
+	/** Whether plans would change by it. */
+	readonly isNew: boolean;
+	/** Whether it was held back as it is. */
+	readonly isHeld: boolean;
+}
+
+/** An oven's knob is off by this, K, before anything is measured (est.); a thermometer in it swings by this. */
+const ovenSd = 15;
+const thermometerSd = 4;
+/** A difference is worth a proposal from here: of a factor, of a temperature, K. */
+const worth = { factor: 0.04, kelvin: 2 } as const;
+/** What was held back is proposed again when it has moved by so many of its spreads. */
+const movedBy = 2;
+
+const stepId = (key: string) => `step ${key}`;
+const cookId = (cook: string) => `pace ${cook}`;
+const stationId = (kind: 'burner' | 'oven', station: string) => `${kind} ${station}`;
+
+/** A record as an observation, and what it is of. */
+interface Taught extends Dated {
+	readonly evening: string;
+}
+
+/** Whether a step of an evening teaches anything: it was timed, nothing came between, somebody saw that it was done. */
+export function teaches(step: CookedStep): boolean {
+	const took = tookOf(step);
+	if (took === undefined || step.byClock === true) return false;
+	return isUsable(took, step.model, step.disturbed ?? false);
+}
+
+/**
+ * ln(took ÷ model) = step + pace + burner + oven + noise, each of the three in its own unit (ln of the pace, ln of the watts, K)
+ * by how much it moves the time: a Kalman filter over the evenings (see `learn/record.ts`). What was assumed then is taken out, so
+ * that records from before and after a kitchen was changed speak of the same thing.
+ */
+function observed(evening: CookedEvening, step: CookedStep, kitchen: Kitchen): Taught | undefined {
+	const took = tookOf(step);
+	if (took === undefined || !teaches(step)) return undefined;
+	const y = Math.log(took / step.model);
+	const common = { day: dayOf(evening.date), evening: evening.id };
+	const { cook, paced = 0, pace = 1, equipment } = step;
+	if (step.kind === 'hands' && cook !== undefined && paced > 0) {
+		// time ÷ model = 1 − paced + paced · pace, as a straight line about the pace that was assumed.
+		const whole = 1 - paced + paced * pace;
+		const per = (paced * pace) / whole;
+		return {
+			...common,
+			of: [stepId(step.key), cookId(cook)],
+			weights: [1, per],
+			y: y - Math.log(whole) + per * Math.log(pace),
+			sigma: noise.hands
+		};
+	}
+	const sigma = noise[step.kind];
+	if (!equipment) return { ...common, of: [stepId(step.key)], y, sigma };
+	const { kind, id, per } = equipment;
+	const assumed =
+		kind === 'oven' ? equipment.offset : Math.log(equipment.watts / nominal(kitchen, id, equipment.watts));
+	const unit = stationId(kind, id);
+	return { ...common, of: [stepId(step.key), unit], weights: [1, per], y: y + per * assumed, sigma, watched: unit };
+}
+
+const burnerOf = (kitchen: Kitchen, id: string) =>
+	kitchen.stations.find((s): s is StationOf<'burner'> => s.kind === 'burner' && s.id === id);
+
+/** Net watts of a burner by its plate; what was assumed, where the kitchen has it no more. */
+function nominal(kitchen: Kitchen, id: string, otherwise: number): number {
+	const burner = burnerOf(kitchen, id);
+	return burner ? burner.power * efficiency[burner.fuel].usual : otherwise;
+}
+
+/** What thermometers said, as observations of the oven alone. */
+const heatsOf = (evening: CookedEvening): readonly Taught[] =>
+	evening.heats.map(({ lane, knob, celsius }) => ({
+		day: dayOf(evening.date),
+		evening: evening.id,
+		of: [stationId('oven', lane)],
+		y: celsius - knob,
+		sigma: thermometerSd,
+		watched: stationId('oven', lane)
+	}));
+
+/** What is there to be learnt about, with what is believed of it before any evening. */
+function priorsOf(evenings: readonly CookedEvening[], kitchen: Kitchen): readonly Prior[] {
+	const steps = evenings.flatMap((e) => e.steps);
+	const doubts = new Map<string, number>();
+	for (const { key, kind, paced = 0, sigma } of steps) {
+		// A computed time is trusted as far as its model; handwork and estimates less.
+		const doubt = kind === 'hands' && paced > 0 ? priorSd.step : Math.min(priorSd.step, Math.max(0.05, sigma));
+		doubts.set(key, Math.min(doubt, doubts.get(key) ?? Infinity));
+	}
+	return [
+		...[...doubts].map(([key, sd]) => ({ id: stepId(key), mean: 0, sd })),
+		...kitchen.cooks.map((c) => ({ id: cookId(c.id), mean: Math.log(c.pace ?? 1), sd: priorSd.cook })),
+		...kitchen.stations.flatMap((s) => {
+			if (s.kind === 'burner') return [{ id: stationId('burner', s.id), mean: 0, sd: priorSd.equipment }];
+			return s.kind === 'oven' ? [{ id: stationId('oven', s.id), mean: 0, sd: ovenSd }] : [];
+		})
+	];
+}
+
+/** The evenings of a kitchen that count, in order. */
+export const countedIn = (evenings: readonly CookedEvening[], kitchen: Kitchen): readonly CookedEvening[] =>
+	evenings
+		.filter((e) => e.kitchen === kitchen.id && e.archived !== true)
+		.toSorted((a, b) => a.origin - b.origin || (a.id < b.id ? -1 : 1));
+
+/**
+ * All that the evenings of a kitchen say of it, as believed on a day; what has most records first.
+ *
+ * @param date the day, YYYY-MM-DD: what is older counts less
+ */
+export function lessonsOf(all: readonly CookedEvening[], kitchen: Kitchen, date: string): readonly Lesson[] {
+	const evenings = countedIn(all, kitchen);
+	const priors = priorsOf(evenings, kitchen);
+	const knowledge = new Knowledge(priors);
+	const known = new Set(priors.map((p) => p.id));
+	const seen = new Map<string, { records: number; evenings: Set<string> }>();
+	for (const evening of evenings) {
+		const taught = [...evening.steps.flatMap((s) => observed(evening, s, kitchen) ?? []), ...heatsOf(evening)];
+		for (const observation of taught.filter((o) => o.of.some((id) => known.has(id)))) {
+			knowledge.take(observation);
+			for (const id of observation.of) {
+				const own = seen.get(id) ?? { records: 0, evenings: new Set<string>() };
+				own.records++;
+				own.evenings.add(observation.evening);
+				seen.set(id, own);
+			}
+		}
+	}
+	const last = Math.max(dayOf(date), ...evenings.map((e) => dayOf(e.date)));
+	return priors
+		.flatMap((prior): Lesson[] => {
+			const counted = seen.get(prior.id);
+			if (!counted) return [];
+			const { x, S, before } = knowledge.believe([prior.id], last);
+			const enough = isEnough(knowledge.weightOf(prior.id), S, before);
+			const sd = Math.sqrt(S);
+			return [lessonOf(prior.id, x, sd, enough, kitchen, counted.records, counted.evenings.size)];
+		})
+		.toSorted((a, b) => b.records - a.records || (a.id < b.id ? -1 : 1));
+}
+
+function lessonOf(
+	id: string,
+	mean: number,
+	sd: number,
+	enough: boolean,
+	kitchen: Kitchen,
+	records: number,
+	evenings: number
+): Lesson {
+	const about = id.slice(0, id.indexOf(' ')) as Lesson['about'];
+	const of = id.slice(id.indexOf(' ') + 1);
+	const z = normalQuantile(0.9);
+	const scale = about === 'burner' ? nominal(kitchen, of, 1) : 1;
+	const shown = (x: number) => (about === 'oven' ? x : scale * Math.exp(x));
+	const now = inForce(kitchen, about, of);
+	const value = shown(mean);
+	const differs =
+		about === 'oven' ? Math.abs(value - now) >= worth.kelvin : Math.abs(Math.log(value / now)) >= worth.factor;
+	const held = kitchen.heldBack?.[id];
+	const isHeld = held !== undefined && Math.abs(held - mean) <= movedBy * sd;
+	return {
+		id,
+		about,
+		of,
+		value,
+		low: shown(mean - z * sd),
+		high: shown(mean + z * sd),
+		now,
+		records,
+		evenings,
+		isEnough: enough,
+		mean,
+		sd,
+		isNew: enough && differs,
+		isHeld
+	};
+}
+
+/** What plans of a kitchen take now. */
+function inForce(kitchen: Kitchen, about: Lesson['about'], of: string): number {
+	switch (about) {
+		case 'pace': {
+			const cook = kitchen.cooks.find((c) => c.id === of);
+			return cook?.measuredPace ?? cook?.pace ?? 1;
+		}
+		case 'burner':
+			return burnerOf(kitchen, of)?.measured ?? nominal(kitchen, of, 1);
+		case 'oven': {
+			const oven = kitchen.stations.find((s) => s.id === of);
+			return oven?.kind === 'oven' ? (oven.offset ?? 0) : 0;
+		}
+		case 'step':
+			return Math.exp(kitchen.learnt?.[of]?.mean ?? 0);
+	}
+}
+
+const within = (x: number, least: number, most: number) => Math.min(most, Math.max(least, x));
+
+/** A kitchen in which plans go by a lesson. */
+export function withLesson(kitchen: Kitchen, lesson: Lesson): Kitchen {
+	const { about, of, value, mean, sd, records, id } = lesson;
+	const free = withoutHold(kitchen, id);
+	switch (about) {
+		case 'pace': {
+			const measuredPace = within(Number(value.toFixed(2)), 0.2, 5);
+			return { ...free, cooks: free.cooks.map((c) => (c.id === of ? { ...c, measuredPace } : c)) };
+		}
+		case 'burner': {
+			const measured = within(Math.round(value), 50, 20_000);
+			return {
+				...free,
+				stations: free.stations.map((s) => (s.kind === 'burner' && s.id === of ? { ...s, measured } : s))
+			};
+		}
+		case 'oven': {
+			const offset = within(Math.round(value), -80, 80);
+			return { ...free, stations: free.stations.map((s) => (s.kind === 'oven' && s.id === of ? { ...s, offset } : s)) };
+		}
+		case 'step': {
+			const learnt = { mean: within(mean, -2.5, 2.5), sd: within(sd, 0, 1), records };
+			return { ...free, learnt: { ...free.learnt, [of]: learnt } };
+		}
+	}
+}
+
+/** A kitchen as it was before a lesson: plans go by the model and the kitchen's own numbers again. */
+export function withoutLesson(kitchen: Kitchen, { about, of }: Pick<Lesson, 'about' | 'of'>): Kitchen {
+	const drop = <T extends object>(x: T, key: string): T =>
+		Object.fromEntries(Object.entries(x).filter(([k]) => k !== key)) as T;
+	if (about === 'pace')
+		return { ...kitchen, cooks: kitchen.cooks.map((c) => (c.id === of ? drop(c, 'measuredPace') : c)) };
+	if (about === 'step') return { ...kitchen, learnt: drop(kitchen.learnt ?? {}, of) };
+	const key = about === 'burner' ? 'measured' : 'offset';
+	return { ...kitchen, stations: kitchen.stations.map((s) => (s.kind === about && s.id === of ? drop(s, key) : s)) };
+}
+
+/** A lesson held back: it is not proposed again until it has moved. */
+export const withHeldBack = (kitchen: Kitchen, { id, mean }: Lesson): Kitchen => ({
+	...kitchen,
+	heldBack: { ...kitchen.heldBack, [id]: mean }
+});
+
+const withoutHold = (kitchen: Kitchen, id: string): Kitchen =>
+	kitchen.heldBack?.[id] === undefined
+		? kitchen
+		: { ...kitchen, heldBack: Object.fromEntries(Object.entries(kitchen.heldBack).filter(([k]) => k !== id)) };
+
+/** What one record said of a lesson by itself, all else as it is believed now. */
+export interface Point {
+	readonly evening: string;
+	readonly date: string;
+	readonly value: number;
+}
+
+/** Evening by evening what a lesson's records said: of an oven a drift shows in it. */
+export function pointsOf(all: readonly CookedEvening[], kitchen: Kitchen, lesson: Lesson): readonly Point[] {
+	const { id, about, of } = lesson;
+	const others = new Map(lessonsOf(all, kitchen, '1970-01-01').map((l) => [l.id, l.mean]));
+	const scale = about === 'burner' ? nominal(kitchen, of, 1) : 1;
+	return countedIn(all, kitchen).flatMap((evening) => {
+		const taught = [...evening.steps.flatMap((s) => observed(evening, s, kitchen) ?? []), ...heatsOf(evening)];
+		const said = taught.flatMap((o) => {
+			const at = o.of.indexOf(id);
+			const per = o.weights?.[at] ?? 1;
+			if (at < 0 || Math.abs(per) < 1e-4) return [];
+			const rest = o.of.reduce((sum, x, k) => (k === at ? sum : sum + (o.weights?.[k] ?? 1) * (others.get(x) ?? 0)), 0);
+			return [{ value: (o.y - rest) / per, weight: (per / o.sigma) ** 2 }];
+		});
+		const weight = said.reduce((sum, s) => sum + s.weight, 0);
+		if (weight === 0) return [];
+		const mean = said.reduce((sum, s) => sum + s.weight * s.value, 0) / weight;
+		return [{ evening: evening.id, date: evening.date, value: about === 'oven' ? mean : scale * Math.exp(mean) }];
+	});
+}
+
+/** Grams lost on the heat, as a share of the raw: of each part that was weighed. */
+export const lossOf = (evening: Pick<CookedEvening, 'said'>, part: string): number | undefined => {
+	const weighed = holding(evening).findLast((s) => s.kind === 'weighed' && s.part === part);
+	return weighed?.kind === 'weighed' ? 1 - weighed.cooked / weighed.raw : undefined;
+};

@@ -1,0 +1,163 @@
+// An evening cooked by somebody whose pace, oven and burners are not what the kitchen says, told through the app's own log.
+import type { Kitchen } from '../model/kitchen';
+import type { Meal } from '../model/meal';
+import type { Plan, PlannedStep } from '../model/plan';
+import type { Technique } from '../model/technique';
+import { noise } from '../learn/factors';
+import { efficiency } from '../heat/burner';
+import { canServe } from '../plan/compile/crew';
+import { compileMeal } from '../plan/compile/compile';
+import { normalOf } from '../rehearse/luck';
+import { cuesOf } from '../run/cues';
+import { beginRun, instantAt, type Happening, type Run, type RunEvent } from '../run/events';
+
+/** What is really so: factor on the pace, K hotter than the knob, factor on the power. */
+export interface Hidden {
+	readonly pace: number;
+	readonly oven: number;
+	readonly power: number;
+}
+
+/** The kitchen as it really is. */
+function trueKitchen(kitchen: Kitchen, { pace, power }: Hidden): Kitchen {
+	return {
+		...kitchen,
+		learnt: undefined,
+		cooks: kitchen.cooks.map((c) => ({ ...c, measuredPace: (c.pace ?? 1) * pace })),
+		stations: kitchen.stations.map((s) => {
+			if (s.kind === 'oven')
+				return { ...s, offset: undefined, lowest: s.lowest - 60, highest: Math.min(600, s.highest + 60) };
+			return s.kind === 'burner' ? { ...s, measured: s.power * efficiency[s.fuel].usual * power } : s;
+		})
+	};
+}
+
+/** The technique with everything in the oven so much hotter than it is set to. */
+const hotter = (technique: Technique, kelvin: number): Technique => ({
+	...technique,
+	steps: technique.steps.map((s) =>
+		s.need?.kind === 'oven' ? { ...s, need: { ...s.need, settings: s.need.settings.map((c) => c + kelvin) } } : s
+	)
+});
+
+/**
+ * How long each step of a plan really takes in the middle, seconds: worked out anew in the kitchen as it is. Ovens are set by
+ * the plan's knob, and are so much hotter.
+ */
+export function trueTimes(
+	meal: Meal,
+	kitchen: Kitchen,
+	techniques: ReadonlyMap<string, Technique>,
+	plan: Plan,
+	hidden: Hidden
+): ReadonlyMap<string, number> {
+	const real = trueKitchen(kitchen, hidden);
+	const ovens = new Set(kitchen.stations.flatMap((s) => (s.kind === 'oven' ? [s.id] : [])));
+	const knobs = new Map(
+		plan.steps.flatMap((s) =>
+			s.setting === undefined || !ovens.has(s.lane) ? [] : [[s.id, s.knob ?? s.setting] as const]
+		)
+	);
+	const off = new Map<number, ReturnType<typeof compileMeal>>();
+	const at = (kelvin: number) => {
+		const known = off.get(kelvin);
+		if (known) return known;
+		const compiled = compileMeal(meal, real, new Map([...techniques].map(([id, t]) => [id, hotter(t, kelvin)])));
+		off.set(kelvin, compiled);
+		return compiled;
+	};
+	return new Map(
+		plan.steps.map((step): [string, number] => {
+			const knob = knobs.get(step.id);
+			const kelvin = knob === undefined ? 0 : knob + hidden.oven - (step.setting ?? knob);
+			const compiled = at(kelvin);
+			const ways = compiled.ok ? (compiled.value.trace.steps.get(step.id)?.ways ?? []) : [];
+			const lane = real.stations.find((s) => s.id === step.lane);
+			// Equal burners are one place to the planner.
+			const isAt = (place: (typeof ways)[number]['place']) =>
+				place === undefined ||
+				place.station === step.lane ||
+				(lane?.kind === 'burner' && place.power === lane.power && place.measured === lane.measured);
+			const own = ways.filter(
+				({ place }) => isAt(place) && (step.setting === undefined || place?.setting === step.setting + kelvin)
+			);
+			const cook = real.cooks.find((c) => c.id === step.hands[0]?.cook);
+			const ofCook = own.find((w) => w.crew.every((id) => cook === undefined || canServe(cook, [id])));
+			const way = ofCook ?? own[0];
+			if (!way) throw new Error(`${step.id} is nowhere done so`);
+			return [step.id, Math.exp(way.timing.mu)];
+		})
+	);
+}
+
+/** An evening as it goes: each step when all that it waits for allows, and not before its time; with the log of it. */
+export function cookEvening(
+	plan: Plan,
+	times: ReadonlyMap<string, number>,
+	of: { readonly run: string; readonly date: string; readonly seed: number; readonly thermometer?: number }
+): { readonly run: Run; readonly late: ReadonlyMap<string, number> } {
+	const { seed } = of;
+	let run = beginRun(plan, { run: of.run, date: of.date, zone: 'Europe/Lisbon', clock: { kind: 'wall' } });
+	const events: { at: number; happening: Happening }[] = [];
+	const tell = (at: number, happening: Happening) => events.push({ at, happening });
+	const ends = new Map<string, number>();
+	const free = new Map<string, number>();
+	const cues = cuesOf(plan);
+	const lengthOf = (s: PlannedStep) => {
+		const isHands = s.hands.some((h) => h.whole);
+		const sigma = noise[isHands ? 'hands' : 'heat'];
+		// What goes by the clock alone takes as long as the clock says.
+		const isByClock = !isHands && s.sign === undefined && s.pull === undefined;
+		return isByClock ? s.to - s.from : (times.get(s.id) ?? s.to - s.from) * Math.exp(sigma * normalOf(seed, s.id));
+	};
+	for (const s of plan.steps.toSorted((a, b) => a.from - b.from || a.to - b.to)) {
+		const isHands = s.hands.some((h) => h.whole);
+		const cook = s.hands[0]?.cook ?? '';
+		const waits = s.after.map((id) => {
+			const before = plan.steps.find((x) => x.id === id);
+			return (ends.get(id) ?? -Infinity) + (before ? Math.min(0, s.from - before.to) : 0);
+		});
+		const lane =
+			plan.lanes.find((l) => l.id === s.lane)?.kind === 'burner' ? (free.get(s.lane) ?? -Infinity) : -Infinity;
+		const from = Math.max(s.from, lane, ...waits, isHands ? (free.get(cook) ?? -Infinity) : -Infinity);
+		const to = from + Math.max(10, lengthOf(s));
+		ends.set(s.id, to);
+		if (isHands) free.set(cook, to);
+		if (plan.lanes.find((l) => l.id === s.lane)?.kind === 'burner') free.set(s.lane, to);
+		for (const cue of cues.filter((c) => c.step === s.id)) {
+			const share = (cue.at - s.from) / Math.max(1, s.to - s.from);
+			const at = isHands
+				? to
+				: cue.kind === 'start' || cue.kind === 'oven'
+					? from
+					: cue.kind === 'end'
+						? to
+						: from + share * (to - from);
+			if (cue.kind !== 'look') tell(cue.kind === 'oven' ? cue.at : at, { kind: 'done', cue: cue.id });
+		}
+		if (of.thermometer !== undefined && s.setting !== undefined && plan.terrain.some((t) => t.lane === s.lane)) {
+			const celsius = (s.knob ?? s.setting) + of.thermometer + 4 * normalOf(seed, `thermometer ${s.id}`);
+			const isOven = plan.lanes.find((l) => l.id === s.lane)?.kind === 'oven';
+			if (isOven) tell(from + 1, { kind: 'heat', station: s.lane, celsius: Math.min(600, Math.max(40, celsius)) });
+		}
+	}
+	const late = new Map<string, number>();
+	for (const service of plan.services) {
+		const parts = new Set(
+			plan.parts.flatMap((p) => (p.course === service.course && p.into === undefined ? [p.id] : []))
+		);
+		const over = plan.steps.flatMap((s) => {
+			const part = plan.parts.find((p) => p.id === s.part);
+			return parts.has(s.part) && part && !s.id.includes('/wash-') ? [(ends.get(s.id) ?? s.to) - part.plated] : [];
+		});
+		const by = Math.max(0, ...over);
+		late.set(service.course, by);
+		for (const cue of cues.filter((c) => c.course === service.course)) tell(cue.at + by, { kind: 'done', cue: cue.id });
+	}
+	for (const { at, happening } of events.toSorted((a, b) => a.at - b.at)) {
+		const id = `${of.run}-${String(run.events.length).padStart(4, '0')}`;
+		const event = { ...happening, id, at: Math.round(instantAt(run, at)), by: 'cook' } as RunEvent;
+		run = { ...run, events: [...run.events, event] };
+	}
+	return { run, late };
+}
