@@ -27,6 +27,13 @@ interface StoredEvent {
 	readonly event: unknown;
 }
 
+/** A picture of an evening: only ever added, or taken out with it. */
+interface StoredPicture {
+	readonly id: string;
+	readonly evening: string;
+	readonly blob: Blob;
+}
+
 interface Stores extends DBSchema {
 	meals: { key: string; value: StoredRecord };
 	kitchens: { key: string; value: StoredRecord };
@@ -34,8 +41,10 @@ interface Stores extends DBSchema {
 	techniques: { key: string; value: StoredRecord };
 	events: { key: string; value: StoredEvent; indexes: { run: string } };
 	kept: { key: string; value: KeptRecord };
+	evenings: { key: string; value: StoredRecord };
+	pictures: { key: string; value: StoredPicture };
 }
-const recordStores = ['meals', 'kitchens', 'runs', 'techniques'] as const;
+const recordStores = ['meals', 'kitchens', 'runs', 'techniques', 'evenings'] as const;
 export type RecordStore = (typeof recordStores)[number];
 export type Database = IDBPDatabase<Stores>;
 type Upgrade = (db: Database) => void;
@@ -55,6 +64,10 @@ const upgrades: readonly Upgrade[] = [
 	},
 	(db) => {
 		db.createObjectStore('events', { keyPath: 'key' }).createIndex('run', 'run');
+	},
+	(db) => {
+		db.createObjectStore('evenings', { keyPath: 'id' });
+		db.createObjectStore('pictures', { keyPath: 'id' });
 	}
 ];
 
@@ -136,7 +149,8 @@ export async function openDatabase(
 			() => undefined
 		);
 		const db: Database = await Promise.race([opening, blocked]);
-		const lacks = version < upgrades.length ? [] : [...recordStores, 'events', 'kept'].filter((s) => !names(db).has(s));
+		const lacks =
+			version < upgrades.length ? [] : [...recordStores, 'events', 'kept', 'pictures'].filter((s) => !names(db).has(s));
 		if (lacks.length === 0) return db;
 		db.close();
 		throw new DataError('damaged', new Error(`no store ${lacks.join(', ')}`));

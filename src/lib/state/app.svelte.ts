@@ -1,6 +1,7 @@
 // What the application holds now: meals, kitchens, the plan; the only place where core, data and workers meet.
 import { createContext } from 'svelte';
-import { readFile, writeFile, writeTechnique } from '../core/formats/juntos/juntos';
+import { parseJson, readFile, writeFile, writeTechnique } from '../core/formats/juntos/juntos';
+import { blobOf, isRecordFile, readRecordFile } from '../core/formats/juntos/record';
 import type { Issue } from '../core/issues';
 import { wordIssue } from '../core/words/issues';
 import { demoKitchens, demoMeals } from '../core/library/demo';
@@ -19,7 +20,9 @@ import { startPlanner, type PlannerClient } from '../workers/client';
 import { History } from './history.svelte';
 import { MeasureChoice } from './measure.svelte';
 import { Notices } from './notices.svelte';
+import { newName } from './clocks';
 import { Planning } from './planning.svelte';
+import { Recording } from './recording.svelte';
 import { runKeeping } from './run-keeping';
 import { recall, remember } from './small-store';
 import { openStore, type Store } from './store';
@@ -35,6 +38,8 @@ const calm = 250;
 const largest = 2_000_000;
 /** So many things that are wrong with a file are told. */
 const mostTold = 4;
+/** A record is one of ours up to here, bytes. */
+const largestRecord = 200_000_000;
 const openKey = 'juntos-open-meal';
 
 const nothing: ReadonlyMap<string, Technique> = shelfOf([], []);
@@ -43,6 +48,7 @@ export class App {
 	readonly planning: Planning;
 	readonly notices = new Notices();
 	readonly measure = new MeasureChoice();
+	readonly record = new Recording({ newId: newName, by: 'this device', now: () => Date.now() });
 	readonly history: History<Table>;
 	/** Records that could not be read, kept aside. */
 	kept: readonly KeptRecord[] = $state.raw([]);
@@ -123,6 +129,14 @@ export class App {
 			onError: warn
 		});
 		this.saver = saver;
+		this.record.open({
+			evenings: store.evenings,
+			pictures: store.pictures,
+			tell: (id, revision) => {
+				tabs.tell({ store: 'evenings', id, revision });
+			},
+			onError: warn
+		});
 		this.keeping = runKeeping(
 			store,
 			(run, revision) => {
@@ -143,6 +157,7 @@ export class App {
 				: 'The browser has closed its storage: nothing is saved until this page is loaded again. Export the meal to a file first.'
 		);
 		this.store = undefined;
+		this.record.open(undefined);
 		this.saver = undefined;
 		this.keeping = undefined;
 	}
@@ -150,6 +165,7 @@ export class App {
 	/** Save what waits to be saved: the page may be gone in a moment. */
 	flush(): void {
 		clearTimeout(this.timer);
+		this.record.flush();
 		this.save();
 	}
 
@@ -248,11 +264,16 @@ export class App {
 			const rest = issues.length > mostTold ? [`… and ${issues.length - mostTold} more.`] : [];
 			this.notices.warn(`“${name}” was not imported; nothing has changed.`, [first ?? '', ...more, ...rest], 'import');
 		};
-		if (size > largest) {
-			refuse([{ code: 'too-large', path: [], bytes: size, most: largest }]);
+		if (size > (await this.largestFor(file))) {
+			refuse([{ code: 'too-large', path: [], bytes: size, most: await this.largestFor(file) }]);
 			return;
 		}
-		const read = readFile(await file.text(), this.shelf);
+		const text = await file.text();
+		if (isRecordFile(text)) {
+			await this.importRecord(name, text, refuse);
+			return;
+		}
+		const read = readFile(text, this.shelf);
 		if (!read.ok) {
 			refuse(read.issues);
 			return;
@@ -282,6 +303,31 @@ export class App {
 		});
 		const beside = taken !== kitchen && taken ? ` Its kitchen is here beside yours, as “${taken.name}”.` : '';
 		this.notices.say(`“${name}” is here.${beside} Undo takes it out again.`);
+	}
+
+	/** A record may hold pictures. */
+	private async largestFor(file: File): Promise<number> {
+		return isRecordFile(await file.slice(0, 200).text()) ? largestRecord : largest;
+	}
+
+	/** Take in a record of another device: each evening once, with all that is known of it on either. */
+	private async importRecord(name: string, text: string, refuse: (issues: readonly Issue[]) => void): Promise<void> {
+		const data = parseJson(text);
+		const read = data.ok ? readRecordFile(data.value) : data;
+		if (!read.ok) {
+			refuse(read.issues);
+			return;
+		}
+		const { evenings, pictures } = read.value;
+		await this.record.read();
+		const before = this.record.evenings;
+		await this.record.take(evenings);
+		for (const { id, evening, data: url } of pictures) await this.record.bringPicture(id, evening, blobOf(url));
+		const fresh = evenings.filter((e) => !before.some((b) => b.id === e.id)).length;
+		const same = evenings.length - fresh;
+		this.notices.say(
+			`“${name}” is in the record: ${fresh} ${fresh === 1 ? 'evening' : 'evenings'} more${same > 0 ? `, ${same} that were here already, merged` : ''}.`
+		);
 	}
 
 	/** End a clash: keep what this tab has, or take what the other one saved. Undo brings the other of the two. */
@@ -381,6 +427,7 @@ export class App {
 		if (!store || !saver) return;
 		if (kind === 'events') this.keeping?.hear('events', id);
 		else if (kind === 'runs') this.keeping?.hear('head', id);
+		else if (kind === 'evenings') await this.record.hear(id);
 		else if (saver.revision(kind, id) < revision) {
 			const list: readonly Kept[] = this.history.now[kind];
 			const mine = list.find((x) => x.id === id);

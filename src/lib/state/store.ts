@@ -3,10 +3,12 @@ import { readKitchenData, readMealData } from '../core/formats/juntos/juntos';
 import type { Kitchen } from '../core/model/kitchen';
 import type { Meal } from '../core/model/meal';
 import { readTechnique, type Technique } from '../core/model/technique';
+import { readEvening, type CookedEvening } from '../core/record/evening';
 import { eventSchema, readRun, type Run, type RunEvent } from '../core/run/events';
 import { dateAt } from '../core/units/zoned';
 import { openDatabase, type Database } from '../data/database';
 import { eventLog, type EventLog } from '../data/event-log';
+import { pictures, type Pictures } from '../data/pictures';
 import { keptRecords, records, type Records } from '../data/records';
 import { clocks, zone } from './clocks';
 
@@ -18,6 +20,8 @@ export interface Store {
 	/** Without their events. */
 	readonly runs: Records<Run>;
 	readonly events: EventLog<RunEvent>;
+	readonly evenings: Records<CookedEvening>;
+	readonly pictures: Pictures;
 	kept(): ReturnType<typeof keptRecords>;
 }
 
@@ -42,6 +46,8 @@ export async function openStore(
 			const parsed = eventSchema.safeParse(data);
 			return parsed.success ? parsed.data : undefined;
 		}),
+		evenings: records(db, 'evenings', readEvening, now),
+		pictures: pictures(db),
 		kept: () => keptRecords(db)
 	};
 }

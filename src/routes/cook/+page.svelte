@@ -10,7 +10,8 @@
 	import { asPlanned } from '$lib/core/plan/describe/as-planned';
 	import type { Cue } from '$lib/core/run/cues';
 	import { kitchenDuring, mealDuring } from '$lib/core/run/during';
-	import { debriefOf } from '$lib/core/run/debrief';
+	import { eveningFrom } from '$lib/core/record/from-run';
+	import { debriefOf, isOfLife } from '$lib/core/run/debrief';
 	import { planClock, type Happening, type RunEvent } from '$lib/core/run/events';
 	import { factsOf, type Facts } from '$lib/core/run/facts';
 	import { mayFailIn } from '$lib/core/run/may-fail';
@@ -223,6 +224,17 @@
 				running.follow(app.planning.plan);
 			});
 	});
+
+	// What happens writes itself into the record; a played evening does not.
+	$effect(() => {
+		const { run } = running;
+		if (running.training || !hasBegun) return;
+		untrack(() => {
+			app.record.keepUp(() => eveningFrom(run, { meal: cookedMeal(run.id), kitchen, say: wordOfLife }));
+		});
+	});
+	/** What was not planned, in words. */
+	const wordOfLife = (event: RunEvent) => (isOfLife(event) ? wordEvent(event) : undefined);
 
 	function done(cue: Cue): void {
 		if (cue.kind === 'look' && cue.step !== undefined) running.itIs(cue.step);

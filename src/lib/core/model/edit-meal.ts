@@ -90,6 +90,11 @@ export function withBeginningAt(meal: Meal, now: number, by: number): Meal {
 	return withEarliest(later, now);
 }
 
+/** A part with all of these settings in place of its own. */
+export function withSettings(meal: Meal, part: string, settings: Part['settings']): Meal {
+	return changed(meal, part, (p) => ({ ...p, settings: { ...settings } }));
+}
+
 /** A parameter of one part set to a value; the usual value is left out. */
 export function withSetting(meal: Meal, part: string, parameter: string, value: number, usual: number): Meal {
 	return changed(meal, part, (p) => {

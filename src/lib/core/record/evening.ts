@@ -212,3 +212,9 @@ export const withSaid = (evening: CookedEvening, said: Said): CookedEvening => (
 	...evening,
 	said: byTime([...evening.said, said])
 });
+
+/** Evenings, each once as it was given last, the newest first. */
+export function newestFirst(evenings: readonly CookedEvening[]): readonly CookedEvening[] {
+	const byId = new Map(evenings.map((e) => [e.id, e]));
+	return [...byId.values()].sort((a, b) => b.origin - a.origin || (a.id < b.id ? 1 : -1));
+}

@@ -80,6 +80,8 @@ function cookedPart(
 	steps: readonly CookedStep[]
 ): CookedPart {
 	const part = meal.parts.find((p) => p.id === of);
+	// A guest's own is named after the part and the wish.
+	const wish = part?.wishes?.find((w) => `${of}-${w.id}`.slice(0, 64) === id);
 	const ends = steps.flatMap((s) => (s.part === id && s.how !== 'left out' && !isWash(s.id) ? [s.ended] : []));
 	const isReady = ends.length > 0 && ends.every((e) => e !== undefined);
 	const served = done.get(`${course}#serve`);
@@ -91,9 +93,9 @@ function cookedPart(
 		tone,
 		technique,
 		covers: covers ?? plan.covers,
-		settings: { ...part?.settings },
+		settings: { ...part?.settings, ...wish?.settings },
 		planned: first.parts.find((p) => p.id === id)?.ready ?? ready,
-		...(isReady ? { ready: Math.max(...ends.map((e) => e ?? 0)) } : {}),
+		...(isReady ? { ready: Math.max(...ends) } : {}),
 		...(served === undefined ? {} : { served }),
 		free,
 		readings: thinned(readings.get(id) ?? [])

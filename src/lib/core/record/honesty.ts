@@ -72,6 +72,21 @@ export function missedOver(evenings: readonly CookedEvening[]): readonly Missed[
 		});
 }
 
+/** One kind of step over its evenings, the oldest first: what was thought, what it took, s. */
+export function stepHistory(
+	evenings: readonly CookedEvening[],
+	key: string
+): readonly { readonly date: string; readonly p10: number; readonly p90: number; readonly took: number }[] {
+	return evenings
+		.toSorted((a, b) => a.origin - b.origin)
+		.flatMap((e) =>
+			e.steps.flatMap((s) => {
+				const took = s.key === key ? tookOf(s) : undefined;
+				return took === undefined ? [] : [{ date: e.date, p10: s.p10, p90: s.p90, took }];
+			})
+		);
+}
+
 function median(list: readonly number[]): number {
 	const sorted = list.toSorted((a, b) => a - b);
 	const middle = sorted.length / 2;

@@ -187,7 +187,8 @@ function lessonOf(
 	const shown = (x: number) => (about === 'oven' ? x : scale * Math.exp(x));
 	const now = inForce(kitchen, about, of);
 	const value = shown(mean);
-	const differs =
+	const [low, high] = [shown(mean - z * sd), shown(mean + z * sd)];
+	const isOff =
 		about === 'oven' ? Math.abs(value - now) >= worth.kelvin : Math.abs(Math.log(value / now)) >= worth.factor;
 	const held = kitchen.heldBack?.[id];
 	const isHeld = held !== undefined && Math.abs(held - mean) <= movedBy * sd;
@@ -196,15 +197,16 @@ function lessonOf(
 		about,
 		of,
 		value,
-		low: shown(mean - z * sd),
-		high: shown(mean + z * sd),
+		low,
+		high,
 		now,
 		records,
 		evenings,
 		isEnough: enough,
 		mean,
 		sd,
-		isNew: enough && differs,
+		// Neither a trifle, nor what may as well be so by chance.
+		isNew: enough && isOff && (now < low || now > high),
 		isHeld
 	};
 }

@@ -40,6 +40,8 @@ const ofLife: ReadonlySet<RunEvent['kind']> = new Set<RunEvent['kind']>([
 	'notYet',
 	'heat'
 ]);
+/** Whether it was not planned. */
+export const isOfLife = (event: RunEvent): boolean => ofLife.has(event.kind);
 
 /** The evening as it went, from its log: what was due when is what stood on the screen then. */
 export function debriefOf(run: Run, at: number): Debrief {
@@ -67,7 +69,7 @@ export function debriefOf(run: Run, at: number): Debrief {
 		late: late.toSorted((a, b) => b.seconds - a.seconds),
 		cues,
 		parts: plan.parts.filter((p) => p.into === undefined).map((p) => partOf(p, plan, run, events)),
-		happened: events.filter((e) => ofLife.has(e.kind))
+		happened: events.filter(isOfLife)
 	};
 }
 

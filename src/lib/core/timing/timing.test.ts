@@ -1,4 +1,5 @@
 // Computed times: they move the way a cook expects, and open to a reason.
+import { noise } from '../learn/factors';
 import { panFats } from '../foods/fats';
 import { foodNames } from '../foods/ingredients';
 import { describe, expect, test } from 'vitest';
@@ -163,18 +164,34 @@ describe('the time of a step', () => {
 		expect(longest / shortest).toBeCloseTo(4, 6);
 	});
 
-	test('what was learnt moves it by its factor and widens it, an estimate or a model', () => {
-		const learnt = [
-			{ mean: Math.log(0.8), sd: 0.05 },
-			{ mean: Math.log(1.1), sd: 0.1 }
-		];
+	test('what was learnt moves it by its factor, and its spread is that of the next record; an estimate or a model', () => {
+		const learnt = { mean: Math.log(0.8), sd: 0.05, records: 7 };
 		const boiled = { ...chop, hands: { kind: 'none' as const }, time: { model: models.boil! } };
 		for (const step of [estimate, boiled]) {
 			const of = (id: string) => usual[id] ?? 1;
 			const [before, after] = [timingOf(step, of, here), timingOf(step, of, { ...here, learnt })];
-			expect(usualOf(after) / usualOf(before)).toBeCloseTo(0.88, 9);
-			expect(after.sigma).toBeCloseTo(Math.hypot(before.sigma, 0.05, 0.1), 9);
+			expect(usualOf(after) / usualOf(before)).toBeCloseTo(0.8, 9);
+			expect(after.sigma).toBeLessThanOrEqual(before.sigma);
+			expect(after.sigma).toBeCloseTo(
+				Math.min(before.sigma, Math.hypot(step === estimate ? noise.hands : noise.heat, 0.05)),
+				9
+			);
+			expect(after.learnt).toEqual({ factor: expect.closeTo(0.8, 9) as number, records: 7 });
+			// What it would be without any record is told all the same.
+			expect(after.plain).toBeCloseTo(before.mu, 9);
 			expect(timingOf(step, of, here, 2).mu - before.mu).toBeCloseTo(Math.log(2), 9);
+		}
+	});
+
+	test('at any pace it is told what it takes at a home cook’s, and how much of that goes by the pace', () => {
+		for (const pace of [0.6, 1, 1.7]) {
+			const { plain = NaN, paced } = timingOf(estimate, () => 1, { ...here, pace });
+			expect(Math.exp(plain)).toBeCloseTo(100, 6);
+			expect(paced).toBe(1);
+			const knife = { ...chop, time: { model: models.knife! } };
+			const known = timingOf(knife, (id) => usual[id] ?? 1, { ...here, pace });
+			const home = Math.exp(known.plain ?? NaN);
+			expect(usualOf(known)).toBeCloseTo(home * (1 - (known.paced ?? 0) + (known.paced ?? 0) * pace), 6);
 		}
 	});
 

@@ -1,5 +1,6 @@
 // Why a computed time is what it is: what was put in, the model and its source, how far it may be off.
 import { eggStyles } from '../heat/egg';
+import type { PlannedStep } from '../model/plan';
 import type { TimeFacts } from '../model/time-facts';
 import { grams, millimetres, percent, plainCelsius } from './quantities';
 
@@ -179,4 +180,17 @@ export function wordReason(facts: TimeFacts, sigma: number): Reason {
 	// Each kind has its own row, which TypeScript cannot follow through the union.
 	const row = rows[facts.kind] as (facts: TimeFacts, sigma: number) => Reason;
 	return row(facts, sigma);
+}
+
+/** The same with what the cook's own records have put on it; `undefined` where there is neither. */
+export function wordOwnRecord(
+	reason: Reason | undefined,
+	{ basis, sigma }: Pick<PlannedStep, 'basis' | 'sigma'>
+): Reason | undefined {
+	const learnt = basis?.learnt;
+	if (!learnt) return reason;
+	const share = `${learnt.factor.toFixed(2)} times that, by ${learnt.records} ${learnt.records === 1 ? 'record' : 'records'} of your own`;
+	if (!reason)
+		return { from: 'as the technique has it', model: `usual time (estimate); ${share}`, off: percent(sigma) };
+	return { from: reason.from, model: `${reason.model}; ${share}`, off: percent(sigma) };
 }

@@ -5,7 +5,7 @@ import type { Measure } from '../units/amount';
 import { formatClock, formatDuration } from '../units/time';
 import { wordCue } from './cues';
 import { inUnits } from './quantities';
-import { wordReason, type Reason } from './reasons';
+import { wordOwnRecord, wordReason, type Reason } from './reasons';
 import { wordAway, wordCautions, wordClimb, wordFilled, wordHeldBy, wordSetting } from './steps';
 
 export interface SpokenStep extends Omit<PlannedStep, 'heldBy' | 'facts' | 'care' | 'setting' | 'knob'> {
@@ -35,7 +35,7 @@ export function speakPlan(plan: Plan, measure: Measure): SpokenPlan {
 		steps: plan.steps.map((step): SpokenStep => {
 			const { facts, care, heldBy, setting, ...rest } = step;
 			const filled = (text: string) => spoken(wordFilled(text, step));
-			const reason = facts && wordReason(facts, step.sigma);
+			const reason = wordOwnRecord(facts && wordReason(facts, step.sigma), step);
 			return {
 				...rest,
 				setting,

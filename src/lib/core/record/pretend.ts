@@ -1,15 +1,18 @@
-// An evening cooked by somebody whose pace, oven and burners are not what the kitchen says, told through the app's own log.
+// Made-up evenings, as examples and for tests: cooked by somebody whose pace, oven and burners are not what the kitchen says, told through the app's own log.
 import type { Kitchen } from '../model/kitchen';
 import type { Meal } from '../model/meal';
 import type { Plan, PlannedStep } from '../model/plan';
 import type { Technique } from '../model/technique';
 import { noise } from '../learn/factors';
 import { efficiency } from '../heat/burner';
-import { canServe } from '../plan/compile/crew';
 import { compileMeal } from '../plan/compile/compile';
 import { normalOf } from '../rehearse/luck';
 import { cuesOf } from '../run/cues';
-import { beginRun, instantAt, type Happening, type Run, type RunEvent } from '../run/events';
+import { dateAt } from '../units/zoned';
+import type { CookedEvening, Said } from './evening';
+import { usualIn } from './usual-in';
+import { eveningFrom } from './from-run';
+import { beginRun, instantAt, type Happening, type Run } from '../run/events';
 
 /** What is really so: factor on the pace, K hotter than the knob, factor on the power. */
 export interface Hidden {
@@ -71,21 +74,9 @@ export function trueTimes(
 			const knob = knobs.get(step.id);
 			const kelvin = knob === undefined ? 0 : knob + hidden.oven - (step.setting ?? knob);
 			const compiled = at(kelvin);
-			const ways = compiled.ok ? (compiled.value.trace.steps.get(step.id)?.ways ?? []) : [];
-			const lane = real.stations.find((s) => s.id === step.lane);
-			// Equal burners are one place to the planner.
-			const isAt = (place: (typeof ways)[number]['place']) =>
-				place === undefined ||
-				place.station === step.lane ||
-				(lane?.kind === 'burner' && place.power === lane.power && place.measured === lane.measured);
-			const own = ways.filter(
-				({ place }) => isAt(place) && (step.setting === undefined || place?.setting === step.setting + kelvin)
-			);
-			const cook = real.cooks.find((c) => c.id === step.hands[0]?.cook);
-			const ofCook = own.find((w) => w.crew.every((id) => cook === undefined || canServe(cook, [id])));
-			const way = ofCook ?? own[0];
-			if (!way) throw new Error(`${step.id} is nowhere done so`);
-			return [step.id, Math.exp(way.timing.mu)];
+			const seconds = compiled.ok ? usualIn(compiled.value.trace, real, step, kelvin) : undefined;
+			if (seconds === undefined) throw new Error(`${step.id} is nowhere done so`);
+			return [step.id, seconds];
 		})
 	);
 }
@@ -97,7 +88,7 @@ export function cookEvening(
 	of: { readonly run: string; readonly date: string; readonly seed: number; readonly thermometer?: number }
 ): { readonly run: Run; readonly late: ReadonlyMap<string, number> } {
 	const { seed } = of;
-	let run = beginRun(plan, { run: of.run, date: of.date, zone: 'Europe/Lisbon', clock: { kind: 'wall' } });
+	let run: Run = beginRun(plan, { run: of.run, date: of.date, zone: 'Europe/Lisbon', clock: { kind: 'wall' } });
 	const events: { at: number; happening: Happening }[] = [];
 	const tell = (at: number, happening: Happening) => events.push({ at, happening });
 	const ends = new Map<string, number>();
@@ -156,8 +147,58 @@ export function cookEvening(
 	}
 	for (const { at, happening } of events.toSorted((a, b) => a.at - b.at)) {
 		const id = `${of.run}-${String(run.events.length).padStart(4, '0')}`;
-		const event = { ...happening, id, at: Math.round(instantAt(run, at)), by: 'cook' } as RunEvent;
+		const event = { ...happening, id, at: Math.round(instantAt(run, at)), by: 'cook' };
 		run = { ...run, events: [...run.events, event] };
 	}
 	return { run, late };
+}
+
+/** Evenings that are made up, by their names. */
+const examplePrefix = 'example-';
+export const isExample = (id: string): boolean => id.startsWith(examplePrefix);
+/** Days between them, and how many. */
+const every = 4;
+const usualCount = 10;
+const words = ['Just right.', 'A minute less next time.', 'The plates could have been warmer.', 'Everybody had more.'];
+
+/**
+ * Made-up evenings of a plan, the last one on a day: a cook who is quicker than a home cook, an oven that is hotter than its
+ * knob, burners that give less, with a verdict on each part.
+ *
+ * @param last day of the last one, milliseconds since 1970
+ */
+export function examplesOf(
+	meal: Meal,
+	kitchen: Kitchen,
+	techniques: ReadonlyMap<string, Technique>,
+	plan: Plan,
+	last: number
+): readonly CookedEvening[] {
+	const times = trueTimes(meal, kitchen, techniques, plan, { pace: 0.8, oven: 12, power: 0.85 });
+	return Array.from({ length: usualCount }, (_, k) => {
+		const at = last - (usualCount - 1 - k) * every * 86_400_000;
+		const date = dateAt(at, 'UTC');
+		const { run } = cookEvening(plan, times, {
+			run: `${examplePrefix}${meal.id}-${date}`,
+			date,
+			seed: k + 1,
+			thermometer: 12
+		});
+		const evening = eveningFrom(run, { meal, kitchen, say: () => undefined });
+		const said = evening.parts.map((part, i): Said => {
+			const luck = (what: string) => normalOf(k + 1, `${what} ${part.id}`);
+			return {
+				id: `${evening.id}-verdict-${i}`,
+				at: at + i,
+				by: 'example',
+				kind: 'verdict',
+				part: part.id,
+				done: Math.max(-2, Math.min(2, Math.round(0.7 * luck('done')))),
+				warm: Math.max(-2, Math.min(1, Math.round(0.6 * luck('warm') - 0.2))),
+				worth: Math.max(2, Math.min(5, Math.round(4 + 0.8 * luck('worth')))),
+				...(luck('word') > 1 ? { word: words[(i + k) % words.length] ?? '' } : {})
+			};
+		});
+		return { ...evening, said };
+	});
 }
