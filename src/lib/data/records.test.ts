@@ -26,7 +26,16 @@ describe('the database', () => {
 		expect([...old.objectStoreNames]).toEqual(['kitchens', 'meals']);
 		old.close();
 		const db = await openDatabase(nobody, { name: 'upgrade' });
-		expect([...db.objectStoreNames]).toEqual(['events', 'kept', 'kitchens', 'meals', 'runs', 'techniques']);
+		expect([...db.objectStoreNames]).toEqual([
+			'evenings',
+			'events',
+			'kept',
+			'kitchens',
+			'meals',
+			'pictures',
+			'runs',
+			'techniques'
+		]);
 		expect((await records(db, 'meals', read, now).list()).good).toEqual([{ value: meal, revision: 1 }]);
 	});
 

@@ -1,7 +1,7 @@
 // What the application holds now: meals, kitchens, the plan; the only place where core, data and workers meet.
 import { createContext } from 'svelte';
 import { parseJson, readFile, writeFile, writeTechnique } from '../core/formats/juntos/juntos';
-import { blobOf, isRecordFile, readRecordFile } from '../core/formats/juntos/record';
+import { isRecordFile, readRecordFile } from '../core/formats/juntos/record';
 import type { Issue } from '../core/issues';
 import { wordIssue } from '../core/words/issues';
 import { demoKitchens, demoMeals } from '../core/library/demo';
@@ -14,6 +14,7 @@ import type { WhatIf } from '../core/plan/advise/what-if';
 import { active, type Run } from '../core/run/events';
 import { dateAt } from '../core/units/zoned';
 import { DataError, type KeptRecord } from '../data/database';
+import { blobOf } from '../data/pictures';
 import { Saver, type Clash } from '../data/saver';
 import { openTabs, type SavedNews, type Tabs } from '../data/tabs';
 import { startPlanner, type PlannerClient } from '../workers/client';

@@ -11,7 +11,7 @@ import {
 } from '../core/record/evening';
 import type { DataError } from '../data/database';
 import { dataErrorOf } from '../data/database';
-import type { Pictures } from '../data/pictures';
+import { dataUrlOf, type Pictures } from '../data/pictures';
 import type { Records } from '../data/records';
 
 interface Keeping {
@@ -27,14 +27,6 @@ interface Teller {
 	readonly newId: () => string;
 	readonly by: string;
 	readonly now: () => number;
-}
-
-/** A blob as a data URL. */
-async function dataUrlOf(blob: Blob): Promise<string> {
-	const bytes = new Uint8Array(await blob.arrayBuffer());
-	let text = '';
-	for (const byte of bytes) text += String.fromCharCode(byte);
-	return `data:${blob.type || 'image/jpeg'};base64,${btoa(text)}`;
 }
 
 /** While it is cooked an evening is written down this long after the last tap, milliseconds. */

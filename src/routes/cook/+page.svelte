@@ -342,6 +342,7 @@
 						late={debrief.late.map(({ cue, step, part, seconds }) => ({ cue, seconds, say: nameOfCue(step, part) }))}
 						parts={debrief.parts.map((p) => ({ ...p, name: partOf(p.part)?.name ?? p.part }))}
 						happened={debrief.happened.map(wordEvent).filter((w) => w !== '')}
+						record={running.training ? undefined : running.run.run}
 					/>
 				{/if}
 			{:else if !hasBegun && now.length === 0}

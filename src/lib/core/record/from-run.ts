@@ -82,8 +82,10 @@ function cookedPart(
 	const part = meal.parts.find((p) => p.id === of);
 	// A guest's own is named after the part and the wish.
 	const wish = part?.wishes?.find((w) => `${of}-${w.id}`.slice(0, 64) === id);
-	const ends = steps.flatMap((s) => (s.part === id && s.how !== 'left out' && !isWash(s.id) ? [s.ended] : []));
-	const isReady = ends.length > 0 && ends.every((e) => e !== undefined);
+	const own = steps.filter((s) => s.part === id && s.how !== 'left out' && !isWash(s.id));
+	const last = own.reduce<CookedStep | undefined>((x, s) => (x && x.to >= s.to ? x : s), undefined);
+	// What goes by the clock alone, and nobody told of its end, took as long as it was to.
+	const over = last?.ended ?? (last?.byClock === true && last.began !== undefined ? last.began + last.p50 : undefined);
 	const served = done.get(`${course}#serve`);
 	return {
 		id,
@@ -95,7 +97,7 @@ function cookedPart(
 		covers: covers ?? plan.covers,
 		settings: { ...part?.settings, ...wish?.settings },
 		planned: first.parts.find((p) => p.id === id)?.ready ?? ready,
-		...(isReady ? { ready: Math.max(...ends) } : {}),
+		...(over === undefined ? {} : { ready: Math.max(over, ...own.flatMap((s) => s.ended ?? [])) }),
 		...(served === undefined ? {} : { served }),
 		free,
 		readings: thinned(readings.get(id) ?? [])
@@ -202,11 +204,11 @@ function cookedSteps(
 		if (told !== undefined) return over('seen', told);
 		const tap = end && done.get(end.id);
 		if (tap !== undefined) return over(facts.looks.has(step.id) ? 'seen' : 'said', tap);
-		// What comes at once after it has begun: it is over.
-		const next = plan.steps.flatMap((s) =>
-			s.after.includes(step.id) && s.from - step.to < atOnce && s.from >= step.to ? [done.get(`${s.id}#start`)] : []
-		);
-		const [follower] = next.filter((at) => at !== undefined);
+		// What comes at once after it has begun: it is over. Handwork's one tap tells of its end, not of its beginning.
+		const [follower] = plan.steps.flatMap((s) => {
+			const isNext = s.after.includes(step.id) && s.from >= step.to && s.from - step.to < atOnce;
+			return isNext && s.hands.every((h) => !h.whole) ? (done.get(`${s.id}#start`) ?? []) : [];
+		});
 		if (!end && follower !== undefined) return over('followed', follower);
 		return began === undefined ? {} : { began };
 	}

@@ -10,8 +10,10 @@
 		parts: readonly { readonly part: string; readonly name: string; readonly late: number; readonly stood: number }[];
 		/** What happened that was not planned, in words. */
 		happened: readonly string[];
+		/** Where this evening is kept; absent: it was only played. */
+		record?: string | undefined;
 	}
-	const { courses, cues, late, parts, happened }: Props = $props();
+	const { courses, cues, late, parts, happened, record }: Props = $props();
 	const worth = 60;
 	const most = 8;
 	const byMinutes = (seconds: number) =>
@@ -58,6 +60,9 @@
 			{#each happened as words, i (i)}<li>{words}</li>{/each}
 		</ul>
 	{/if}
+	{#if record !== undefined}
+		<a class="button" href="/record?evening={encodeURIComponent(record)}">How was it? A minute for the record</a>
+	{/if}
 </section>
 
 <style>
@@ -73,6 +78,11 @@
 	}
 	li {
 		padding: 2px 0;
+	}
+	a {
+		justify-self: start;
+		min-height: var(--touch-cook);
+		font-weight: 600;
 	}
 	[data-late='true'] {
 		color: var(--alarm);

@@ -32,13 +32,6 @@ export function readRecordFile(data: unknown): Read<RecordFile> {
 /** Whether a text, or its beginning, is that of a record file. */
 export const isRecordFile = (text: string): boolean => /^\s*\{\s*"format"\s*:\s*"juntos-record"/.test(text);
 
-/** A data URL as a blob. */
-export function blobOf(url: string): Blob {
-	const [head = '', body = ''] = url.split(',');
-	const bytes = Uint8Array.from(atob(body), (c) => c.charCodeAt(0));
-	return new Blob([bytes], { type: /^data:([^;]+)/.exec(head)?.[1] ?? 'image/jpeg' });
-}
-
 const columns = [
 	'evening',
 	'date',
