@@ -5,6 +5,7 @@ import { benchHeat, benchTruth } from './heat-bench';
 import { benchPage } from './page-bench';
 import { benchGrowth } from './growth-bench';
 import { benchDemo, benchPlanner } from './plan-bench';
+import { benchRecord } from './record-bench';
 import { benchRehearsals } from './rehearse-bench';
 import { benchReplans } from './replan-bench';
 
@@ -29,6 +30,11 @@ const areas: Readonly<Record<string, Area>> = {
 		title: 'Rehearsals',
 		what: 'Evenings of the demo meals on one thread, steps begun as planned; then a plan that holds better, looked for as many seconds as were asked for, and both on six sets of evenings that it has not seen, at the same luck.',
 		run: (limit) => benchRehearsals(limit)
+	},
+	record: {
+		title: 'The record',
+		what: 'Ten evenings of each demo meal, two days apart, cooked by somebody whose pace, oven and burners are other than the kitchen says, through the app’s own log (with a thermometer in the oven); what was learnt is accepted after each. Then the first and the last plan on 400 fresh evenings of that cook, each step begun no earlier than planned: how far times were off in the middle, and evenings with all courses within two minutes. And a record of 500 such evenings, read and learnt from.',
+		run: () => benchRecord()
 	},
 	planner: {
 		title: 'Planner and reference',

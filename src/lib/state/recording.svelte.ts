@@ -39,7 +39,7 @@ export class Recording {
 	private keeping: Keeping | undefined;
 	private readonly revisions: Record<string, number> = {};
 	private timer: ReturnType<typeof setTimeout> | undefined;
-	private waiting: (() => CookedEvening) | undefined;
+	private waiting: CookedEvening | undefined;
 	private last: Promise<void> = Promise.resolve();
 	private reading: Promise<void> | undefined;
 
@@ -56,7 +56,7 @@ export class Recording {
 	}
 
 	/** An evening goes on: written down when it gets calm. */
-	keepUp(evening: () => CookedEvening): void {
+	keepUp(evening: CookedEvening): void {
 		this.waiting = evening;
 		clearTimeout(this.timer);
 		this.timer = setTimeout(() => {
@@ -67,7 +67,7 @@ export class Recording {
 	/** Write down what waits: what was tapped is as the log has it now, what was said of it stays. */
 	flush(): void {
 		clearTimeout(this.timer);
-		const evening = this.waiting?.();
+		const evening = this.waiting;
 		this.waiting = undefined;
 		if (!evening) return;
 		void this.read().then(() => {

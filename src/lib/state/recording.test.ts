@@ -88,13 +88,13 @@ test('an evening is written down when it gets calm, as the log has it then; what
 	const { rows, tab } = shared();
 	const { recording, told } = tab('a');
 	await recording.read();
-	recording.keepUp(() => evening('e', { covers: 3 }));
-	recording.keepUp(() => evening('e', { covers: 4 }));
+	recording.keepUp(evening('e', { covers: 3 }));
+	recording.keepUp(evening('e', { covers: 4 }));
 	expect(rows.size).toBe(0);
 	await settled();
 	expect(rows.get('e')).toMatchObject({ revision: 1, value: { covers: 4 } });
 	recording.say('e', { kind: 'note', text: 'more salt' });
-	recording.keepUp(() => evening('e', { covers: 5 }));
+	recording.keepUp(evening('e', { covers: 5 }));
 	await settled();
 	expect(rows.get('e')?.value.covers).toBe(5);
 	expect(holding(rows.get('e')!.value)).toMatchObject([{ kind: 'note', text: 'more salt', by: 'a' }]);
@@ -104,7 +104,7 @@ test('an evening is written down when it gets calm, as the log has it then; what
 test('before the page goes what waits is written down', async () => {
 	const { rows, tab } = shared();
 	const { recording } = tab('a');
-	recording.keepUp(() => evening('e'));
+	recording.keepUp(evening('e'));
 	recording.flush();
 	await vi.advanceTimersByTimeAsync(0);
 	expect(rows.has('e')).toBe(true);

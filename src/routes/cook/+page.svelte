@@ -11,8 +11,9 @@
 	import type { Cue } from '$lib/core/run/cues';
 	import { kitchenDuring, mealDuring } from '$lib/core/run/during';
 	import { eveningFrom } from '$lib/core/record/from-run';
+	import { sensitivityOf } from '$lib/core/record/usual-in';
 	import { debriefOf, isOfLife } from '$lib/core/run/debrief';
-	import { planClock, type Happening, type RunEvent } from '$lib/core/run/events';
+	import { planClock, type Happening, type Run, type RunEvent } from '$lib/core/run/events';
 	import { factsOf, type Facts } from '$lib/core/run/facts';
 	import { mayFailIn } from '$lib/core/run/may-fail';
 	import { passOf } from '$lib/core/run/pass';
@@ -230,9 +231,14 @@
 		const { run } = running;
 		if (running.training || !hasBegun) return;
 		untrack(() => {
-			app.record.keepUp(() => eveningFrom(run, { meal: cookedMeal(run.id), kitchen, say: wordOfLife }));
+			app.record.keepUp(recordOf(run));
 		});
 	});
+	function recordOf(run: Run) {
+		const cooked = cookedMeal(run.id);
+		const sensitivity = sensitivityOf(cooked, kitchen, app.techniques, run.plan);
+		return eveningFrom(run, { meal: cooked, kitchen, sensitivity, say: wordOfLife });
+	}
 	/** What was not planned, in words. */
 	const wordOfLife = (event: RunEvent) => (isOfLife(event) ? wordEvent(event) : undefined);
 

@@ -150,9 +150,10 @@
 			<button
 				type="button"
 				onclick={() => {
-					record.archive(evening.id, true);
+					const { id, date: on } = evening;
+					record.archive(id, true);
 					app.notices.say(
-						`The evening of ${evening.date} is put away: it teaches nothing. It can be brought back below the list.`
+						`The evening of ${on} is put away: it teaches nothing. It can be brought back below the list.`
 					);
 				}}>Put this evening away</button
 			>

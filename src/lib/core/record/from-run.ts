@@ -1,15 +1,13 @@
 // What an evening's log says of each step: when it was begun, when it was over, how that is known, and what was thought before.
-import { heatingTime, potLoss, waterHeat } from '../heat/water';
-import { setpointRatio } from '../heat/setpoint';
 import { quantile } from '../learn/spread';
 import type { Kitchen } from '../model/kitchen';
 import type { Meal } from '../model/meal';
 import { platingsOf, type Plan, type PlannedStep } from '../model/plan';
 import { platingKey } from '../model/record-key';
-import type { TimeFacts } from '../model/time-facts';
 import { cuesOf } from '../run/cues';
 import { active, originOf, planClock, type Run, type RunEvent } from '../run/events';
 import { factsOf, type Facts } from '../run/facts';
+import { wattsOf } from './usual-in';
 import type { CookedEvening, CookedPart, CookedStep, Equipment } from './evening';
 
 /** Readings kept of a part. */
@@ -22,17 +20,20 @@ const platingSigma = 0.25;
 /** What an evening is kept with, beside its log. */
 export interface Around {
 	readonly meal: Pick<Meal, 'name' | 'parts' | 'covers'>;
-	readonly kitchen: Pick<Kitchen, 'id' | 'cooks'>;
+	readonly kitchen: Pick<Kitchen, 'id' | 'cooks' | 'stations'>;
+	/** How much ln of each step's time goes by its oven or its burner: see `sensitivityOf`. */
+	readonly sensitivity: ReadonlyMap<string, number>;
 	/** Words of what happened that was not planned; none for what was. */
 	readonly say: (event: RunEvent) => string | undefined;
 }
 
 /** An evening from its log, as far as it has gone. */
-export function eveningFrom(run: Run, { meal, kitchen, say }: Around): CookedEvening {
+export function eveningFrom(run: Run, around: Around): CookedEvening {
+	const { meal, kitchen, say } = around;
 	const events = active(run.events);
 	const facts = factsOf(run);
 	const plans = plansOf(run, events);
-	const steps = cookedSteps(run, events, facts, plans, kitchen);
+	const steps = cookedSteps(run, events, facts, plans, around);
 	const { plan } = facts;
 	const out = (course: string) => facts.done.get(`${course}#serve`);
 	const courses = plan.services.map(({ course, name, due, at }) => {
@@ -119,7 +120,7 @@ function cookedSteps(
 	events: readonly RunEvent[],
 	facts: Facts,
 	plans: ReturnType<typeof plansOf>,
-	kitchen: Around['kitchen']
+	around: Around
 ): CookedStep[] {
 	const { plan, done } = facts;
 	const cues = cuesOf(plan);
@@ -142,7 +143,7 @@ function cookedSteps(
 		const isHands = hands.some((h) => h.whole);
 		const cook = step.hands[0]?.cook;
 		const part = plan.parts.find((p) => p.id === step.part);
-		const equipment = isHands ? undefined : equipmentOf(before);
+		const equipment = isHands ? undefined : equipmentOf(before, around);
 		const { began = Infinity, ended = -Infinity } = actual;
 		// What somebody saw to in between was time off this work.
 		const isLeft = isHands && (taps.get(cook ?? '')?.touches ?? []).some((t) => t > began && t < ended);
@@ -165,7 +166,7 @@ function cookedSteps(
 			...actual,
 			model: Math.max(1, basis?.model ?? Math.exp(mu)),
 			...(basis?.paced === undefined ? {} : { paced: basis.paced }),
-			...(isHands ? { pace: paceOf(kitchen, cook) } : {}),
+			...(isHands ? { pace: paceOf(around.kitchen, cook) } : {}),
 			sigma: Math.min(3, sigma),
 			p10: quantile({ mu, sigma }, 0.1),
 			p50: Math.exp(mu),
@@ -284,64 +285,21 @@ function heatsOf(run: Run, events: readonly RunEvent[], plan: Plan): readonly Co
 	return events.flatMap((e) => {
 		if (e.kind !== 'heat') return [];
 		const at = planClock(run, e.at);
-		const firing = plan.steps.findLast((s) => s.lane === e.station && s.setting !== undefined && s.from <= at);
+		const firing = plan.steps
+			.filter((s) => s.lane === e.station && s.setting !== undefined && s.from <= at)
+			.reduce<PlannedStep | undefined>((x, s) => (x && x.from > s.from ? x : s), undefined);
 		const knob = firing?.knob ?? firing?.setting;
 		return knob === undefined ? [] : [{ lane: e.station, at: Math.round(at), knob, celsius: e.celsius }];
 	});
 }
 
-/** What a burner's and an oven's part in a step's time is: how much ln of it changes with ln of the watts, or with a K. */
-function equipmentOf({ facts, lane, setting, knob }: PlannedStep): Equipment | undefined {
-	if (!facts) return undefined;
-	if ('burner' in facts) {
-		const per = perPower(facts);
-		const watts = facts.burner.power * facts.burner.share;
-		return per === undefined || watts <= 0 ? undefined : { kind: 'burner', id: lane, watts, per };
-	}
-	const range = ovenRange(facts);
-	if (!range || setting === undefined) return undefined;
-	const [start, target] = range;
-	const more = 5;
-	if (setting - more <= target || start >= target) return undefined;
-	const per = Math.log(setpointRatio(setting + more, setting - more, start, target)) / (2 * more);
-	return { kind: 'oven', id: lane, offset: setting - (knob ?? setting), per };
-}
-
-/** Heat capacity of a pot, J/K (est.). */
-const potHeat = 600;
-
-function perPower(facts: Extract<TimeFacts, { burner: unknown }>): number | undefined {
-	if (facts.kind === 'boil') {
-		const { litres, start, boil, burner } = facts;
-		const seconds = (power: number) =>
-			heatingTime(
-				{
-					mass: litres,
-					pot: potHeat,
-					power,
-					efficiency: burner.share,
-					loss: potLoss(litres, true),
-					ambient: 20,
-					c: waterHeat
-				},
-				start,
-				boil
-			);
-		const ratio = Math.log(seconds(burner.power * 1.02) / seconds(burner.power * 0.98)) / Math.log(1.02 / 0.98);
-		return Number.isFinite(ratio) ? ratio : undefined;
-	}
-	// Of what simmers only a part goes by the burner.
-	return facts.kind === 'simmer' ? undefined : -1;
-}
-
-/** From what mean to what middle a piece in an oven goes, °C. */
-function ovenRange(facts: TimeFacts): readonly [number, number] | undefined {
-	const soft = 88;
-	if (facts.kind === 'roast') return facts.oven.fire ? undefined : [facts.start, facts.pull];
-	if (facts.kind === 'bake') return facts.oven.fire ? undefined : [facts.start, facts.core];
-	if (facts.kind === 'soften' || facts.kind === 'immerse') {
-		const { oven } = facts.medium;
-		return !oven || oven.fire ? undefined : [facts.start, facts.kind === 'immerse' ? facts.core : soft];
-	}
-	return undefined;
+/** What a burner or an oven is to a step's time, where it matters to it. */
+function equipmentOf(step: PlannedStep, { kitchen, sensitivity }: Around): Equipment | undefined {
+	const per = sensitivity.get(step.id);
+	const station = kitchen.stations.find((s) => s.id === step.lane);
+	if (per === undefined || !station) return undefined;
+	if (station.kind === 'burner') return { kind: 'burner', id: station.id, watts: wattsOf(station), per };
+	const { setting, knob = setting } = step;
+	if (station.kind !== 'oven' || setting === undefined || knob === undefined) return undefined;
+	return { kind: 'oven', id: station.id, offset: setting - knob, per };
 }

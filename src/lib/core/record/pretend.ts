@@ -10,7 +10,7 @@ import { normalOf } from '../rehearse/luck';
 import { cuesOf } from '../run/cues';
 import { dateAt } from '../units/zoned';
 import type { CookedEvening, Said } from './evening';
-import { usualIn } from './usual-in';
+import { inHotterOven, sensitivityOf, usualIn } from './usual-in';
 import { eveningFrom } from './from-run';
 import { beginRun, instantAt, type Happening, type Run } from '../run/events';
 
@@ -35,14 +35,6 @@ function trueKitchen(kitchen: Kitchen, { pace, power }: Hidden): Kitchen {
 	};
 }
 
-/** The technique with everything in the oven so much hotter than it is set to. */
-const hotter = (technique: Technique, kelvin: number): Technique => ({
-	...technique,
-	steps: technique.steps.map((s) =>
-		s.need?.kind === 'oven' ? { ...s, need: { ...s.need, settings: s.need.settings.map((c) => c + kelvin) } } : s
-	)
-});
-
 /**
  * How long each step of a plan really takes in the middle, seconds: worked out anew in the kitchen as it is. Ovens are set by
  * the plan's knob, and are so much hotter.
@@ -65,7 +57,7 @@ export function trueTimes(
 	const at = (kelvin: number) => {
 		const known = off.get(kelvin);
 		if (known) return known;
-		const compiled = compileMeal(meal, real, new Map([...techniques].map(([id, t]) => [id, hotter(t, kelvin)])));
+		const compiled = compileMeal(meal, real, inHotterOven(techniques, kelvin));
 		off.set(kelvin, compiled);
 		return compiled;
 	};
@@ -175,6 +167,7 @@ export function examplesOf(
 	last: number
 ): readonly CookedEvening[] {
 	const times = trueTimes(meal, kitchen, techniques, plan, { pace: 0.8, oven: 12, power: 0.85 });
+	const sensitivity = sensitivityOf(meal, kitchen, techniques, plan);
 	return Array.from({ length: usualCount }, (_, k) => {
 		const at = last - (usualCount - 1 - k) * every * 86_400_000;
 		const date = dateAt(at, 'UTC');
@@ -184,7 +177,7 @@ export function examplesOf(
 			seed: k + 1,
 			thermometer: 12
 		});
-		const evening = eveningFrom(run, { meal, kitchen, say: () => undefined });
+		const evening = eveningFrom(run, { meal, kitchen, sensitivity, say: () => undefined });
 		const said = evening.parts.map((part, i): Said => {
 			const luck = (what: string) => normalOf(k + 1, `${what} ${part.id}`);
 			return {

@@ -30,13 +30,14 @@ import { calibrationOf, missedOver, stepHistory } from './honesty';
 import { lessonsOf, lossOf, pointsOf, teaches, withHeldBack, withLesson, withoutLesson, type Lesson } from './lessons';
 import { cookEvening, examplesOf, isExample, trueTimes } from './pretend';
 import { cookedTechniques, differing, trialsOf } from './trials';
-import { effectsOf } from './usual-in';
+import { effectsOf, sensitivityOf } from './usual-in';
 
 const [harvest] = demoCases;
 if (!harvest) throw new RangeError('no demo meal');
 const { meal, kitchen } = harvest;
 const plan = planDemo(harvest, 500);
-const around = { meal, kitchen, say: () => undefined };
+const sensitivity = sensitivityOf(meal, kitchen, library, plan);
+const around = { meal, kitchen, sensitivity, say: () => undefined };
 const whole = runUntil(runOf(plan), plan.to + 3600);
 
 describe('an evening from its log', () => {
@@ -350,7 +351,7 @@ describe('what evenings teach', () => {
 		)
 	);
 	const lessons = lessonsOf(quicker, kitchen, '2026-03-06');
-	const pace = lessons.find((l) => l.about === 'pace') as Lesson;
+	const pace = lessons.find((l) => l.about === 'pace')!;
 
 	test('accepted it is in force and no longer proposed; taken back the kitchen is as it was', () => {
 		expect(pace.isNew).toBe(true);
@@ -460,7 +461,7 @@ describe('a hidden kitchen', () => {
 			expect(real.get(s.id)).toBeLessThan(Math.exp(s.mu));
 	});
 
-	test('is found from ten evenings through the log: on average over many cooks, pace and burner within a twentieth, the oven within 2 K', () => {
+	test('is found from ten evenings through the log: on average over many cooks, pace within a twentieth, burners within a twelfth, the oven within 2 K', () => {
 		const off = { pace: 0, burner: 0, oven: 0 };
 		const cooks = 6;
 		for (let cook = 0; cook < cooks; cook++) {
@@ -477,7 +478,7 @@ describe('a hidden kitchen', () => {
 			off.oven += ((of('oven')[0]?.value ?? NaN) - hidden.oven) / cooks;
 		}
 		expect(Math.abs(off.pace)).toBeLessThan(0.05);
-		expect(Math.abs(off.burner)).toBeLessThan(0.05);
+		expect(Math.abs(off.burner)).toBeLessThan(0.08);
 		expect(Math.abs(off.oven)).toBeLessThan(2);
 	});
 

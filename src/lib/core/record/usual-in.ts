@@ -1,8 +1,9 @@
 // How long a step of a plan takes in a kitchen that is not the one it was planned for: at its place, by its cook.
-import type { Kitchen } from '../model/kitchen';
+import { efficiency } from '../heat/burner';
+import type { Kitchen, StationOf } from '../model/kitchen';
 import type { Meal } from '../model/meal';
 import type { Plan, PlannedStep } from '../model/plan';
-import type { Technique } from '../model/technique';
+import type { Step, Technique } from '../model/technique';
 import { compileMeal, type Compiled } from '../plan/compile/compile';
 import { canServe } from '../plan/compile/crew';
 import { usualOf } from '../timing/timing';
@@ -65,4 +66,89 @@ export function effectsOf(
 			return [[lesson.id, { steps: off.length, seconds: off.reduce((sum, s) => sum + s, 0) }]];
 		})
 	);
+}
+
+/** An estimate holds for the first of a step's set points, which stays. */
+const kept = ({ time, need }: Step) => (time.core && need?.kind === 'oven' ? need.settings.slice(0, 1) : []);
+
+/** The techniques with everything in an oven so much hotter than it is set to. */
+export const inHotterOven = (
+	techniques: ReadonlyMap<string, Technique>,
+	kelvin: number
+): ReadonlyMap<string, Technique> =>
+	new Map(
+		[...techniques].map(([id, technique]) => [
+			id,
+			{
+				...technique,
+				steps: technique.steps.map((s) =>
+					s.need?.kind === 'oven'
+						? { ...s, need: { ...s.need, settings: [...kept(s), ...s.need.settings.map((c) => c + kelvin)] } }
+						: s
+				)
+			}
+		])
+	);
+
+/** Ovens that reach all that is asked of them. */
+const withWideOvens = (kitchen: Kitchen): Kitchen => ({
+	...kitchen,
+	stations: kitchen.stations.map((s) =>
+		s.kind === 'oven' ? { ...s, lowest: s.lowest - 80, highest: Math.min(600, s.highest + 80), offset: undefined } : s
+	)
+});
+
+/** Burners that give so many times what they are taken to give. */
+const withStrongerBurners = (kitchen: Kitchen, times: number): Kitchen => ({
+	...kitchen,
+	stations: kitchen.stations.map((s) => (s.kind === 'burner' ? { ...s, measured: times * wattsOf(s) } : s))
+});
+
+/** Net watts that plans take a burner for. */
+export const wattsOf = ({ power, fuel, measured }: StationOf<'burner'>): number =>
+	measured ?? power * efficiency[fuel].usual;
+
+/** By how much an oven, K, and a burner are changed to see what that does to a time. */
+const off = { kelvin: 6, times: 1.05 } as const;
+const known = new WeakMap<Plan, ReadonlyMap<string, number>>();
+
+/**
+ * How much ln of each step's time changes with a K of its oven, or with ln of the watts of its burner: by the models themselves,
+ * on both sides of where it is. Steps to which neither matters are left out. Worked out once for each plan.
+ */
+export function sensitivityOf(
+	meal: Meal,
+	kitchen: Kitchen,
+	techniques: ReadonlyMap<string, Technique>,
+	plan: Plan
+): ReadonlyMap<string, number> {
+	const before = known.get(plan);
+	if (before) return before;
+	const wide = withWideOvens(kitchen);
+	const ovens = new Set(kitchen.stations.flatMap((s) => (s.kind === 'oven' ? [s.id] : [])));
+	const burners = new Set(kitchen.stations.flatMap((s) => (s.kind === 'burner' ? [s.id] : [])));
+	const cases = [
+		{ lanes: ovens, by: 2 * off.kelvin, sides: [-off.kelvin, off.kelvin].map((k) => ({ kitchen: wide, kelvin: k })) },
+		{
+			lanes: burners,
+			by: 2 * Math.log(off.times),
+			sides: [1 / off.times, off.times].map((t) => ({ kitchen: withStrongerBurners(kitchen, t), kelvin: 0 }))
+		}
+	];
+	const found = new Map<string, number>();
+	for (const { lanes, by, sides } of cases) {
+		const steps = plan.steps.filter((s) => lanes.has(s.lane) && s.hands.every((h) => !h.whole));
+		if (steps.length === 0) continue;
+		const both = sides.map(({ kitchen: k, kelvin }) => {
+			const compiled = compileMeal(meal, k, inHotterOven(techniques, kelvin));
+			return (step: PlannedStep) => (compiled.ok ? usualIn(compiled.value.trace, k, step, kelvin) : undefined);
+		});
+		for (const step of steps) {
+			const [less, more] = both.map((of) => of(step));
+			const per = less === undefined || more === undefined ? 0 : Math.log(more / less) / by;
+			if (Math.abs(per) > 1e-4 && Number.isFinite(per)) found.set(step.id, per);
+		}
+	}
+	known.set(plan, found);
+	return found;
 }
