@@ -31,10 +31,11 @@ export function refuse(file: string, what: string, issues: readonly Issue[]): ne
 	throw new Refused(`${file} ${what}: ${wordIssues(issues)}`);
 }
 
-/** Run a command; what it returns goes to standard output as JSON. */
+/** Run a command; what it returns, if anything, goes to standard output as JSON. */
 export function command(main: (args: string[]) => unknown): void {
 	try {
-		process.stdout.write(`${JSON.stringify(main(process.argv.slice(2)))}\n`);
+		const answer = main(process.argv.slice(2));
+		if (answer !== undefined) process.stdout.write(`${JSON.stringify(answer)}\n`);
 	} catch (error) {
 		const isUsage = error instanceof TypeError && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS');
 		if (!(error instanceof Refused) && !isUsage) throw error;

@@ -1,0 +1,411 @@
+// What a step needs before it: strands of work that begin for themselves, and meet where one names what is in the other.
+import type { Action } from './actions';
+import type { ReadIngredient } from './ingredient';
+
+/** A strand of work: its steps so far, what is in it, what it is called. */
+interface Strand {
+	readonly steps: number[];
+	readonly items: Set<string>;
+	readonly names: Set<string>;
+	/** It has gone into another one. */
+	into: Strand | undefined;
+	/** What it is in. */
+	vessel: string | undefined;
+	isHot: boolean;
+	/** A tin made ready: it holds nothing yet. */
+	isTool: boolean;
+	section: string | null;
+}
+
+const singular = (word: string) =>
+	word.length > 3 && /[^s]s$/.test(word)
+		? word
+				.replace(/ies$/, 'y')
+				.replace(/(?:oes)$/, 'o')
+				.replace(/(?<=ch|sh|x)es$/, '')
+				.replace(/leaves$/, 'leaf')
+				.replace(/s$/, '')
+		: word;
+export const wordsOf = (text: string): readonly string[] =>
+	(text.toLowerCase().match(/[a-zà-ÿ]+(?:['’-][a-zà-ÿ]+)*/g) ?? []).map(singular);
+
+const plain = new Set(
+	'the a an of and or with in on to for fresh large small medium ripe dry dried ground whole extra virgin olive vegetable sea black white red green yellow plain natural unsalted salted free range good quality cold hot warm boneless skinless thick thin baby new mixed cooked raw lean organic light dark double single full fat low sodium all purpose self raising strong sweet sour'.split(
+		' '
+	)
+);
+/** What every kitchen has: to name it joins nothing. */
+const everywhere = new Set('salt pepper water oil seasoning butter sugar'.split(' '));
+
+/** Of these nothing is made. */
+const common = new Set('salt pepper water oil seasoning'.split(' '));
+
+/** Words by which a text may name an ingredient: its last word first. */
+const families: readonly (readonly [family: string, members: RegExp])[] = [
+	[
+		'fish',
+		/\b(?:cod|haddock|salmon|trout|hake|halibut|sea bass|bass|bream|monkfish|pollock|tuna|mackerel|plaice|sole|turbot|snapper|tilapia|fillets?)\b/i
+	],
+	['meat', /\b(?:beef|pork|lamb|veal|mince|steaks?|venison|mutton|turkey|chuck|brisket|shoulder)\b/i],
+	[
+		'pasta',
+		/\b(?:spaghetti|linguine|penne|rigatoni|tagliatelle|fusilli|macaroni|orecchiette|farfalle|lasagne|bucatini|pappardelle|fettuccine|orzo|shells|conchiglie)\b/i
+	],
+	['noodle', /\b(?:noodles?|udon|ramen|vermicelli|soba)\b/i],
+	['cheese', /\b(?:cheddar|parmesan|gruy[eè]re|mozzarella|feta|pecorino|gouda|emmental|ricotta|mascarpone|goat)\b/i],
+	['herb', /\b(?:parsley|basil|coriander|cilantro|thyme|rosemary|mint|chives|dill|tarragon|sage|oregano)\b/i],
+	['nut', /\b(?:almonds?|walnuts?|hazelnuts?|pecans?|pistachios?|cashews?|peanuts?)\b/i],
+	['spice', /\b(?:cumin|paprika|cinnamon|turmeric|cardamom|cloves|nutmeg|allspice|coriander seeds?)\b/i],
+	['steak', /\b(?:ribeye|rib-eye|sirloin|rump|bavette|onglet|flank)\b/i],
+	['chicken', /\b(?:chicken|poussin)\b/i],
+	['bird', /\b(?:chicken|turkey|duck|goose|poussin|guinea fowl)\b/i],
+	['prawn', /\b(?:prawns?|shrimps?)\b/i],
+	['shrimp', /\b(?:prawns?|shrimps?)\b/i],
+	['mushroom', /\b(?:porcini|chestnuts?|shiitake|oyster|button|portobello)\b/i],
+	['bean', /\b(?:beans|cannellini|borlotti|chickpeas)\b/i],
+	['egg', /\b(?:yolks?|whites?)\b/i],
+	['tortilla', /\btortillas?\b/i],
+	['bacon', /\b(?:pancetta|lardons?)\b/i],
+	['mince', /\b(?:minced|ground) (?:beef|pork|lamb|turkey|chicken)\b/i],
+	[
+		'vegetable',
+		/\b(?:onions?|carrots?|celery|leeks?|(?:bell|red|green|yellow) peppers?|courgettes?|zucchini|fennel|aubergines?|eggplants?|parsnips?|swede|turnips?|cabbage|broccoli|cauliflower|mangetout|beansprouts)\b/i
+	],
+	['veg', /\b(?:carrots?|broccoli|peppers?|mangetout|beansprouts|courgettes?|peas)\b/i],
+	['fruit', /\b(?:apples?|pears?|berries|plums?|peaches|apricots?|cherries)\b/i]
+];
+
+/** What it is called besides: its family, and what it is cut into. */
+function alsoCalled({ name, preparation }: Pick<ReadIngredient, 'name' | 'preparation'>): readonly string[] {
+	const cut = [
+		...(preparation ?? '').matchAll(
+			/\b(?:into|in)\s+(?:[a-z0-9-]+\s+){0,3}?(wedges|chips|strips|chunks|slices|rounds|florets|cubes|matchsticks|fillets|slivers|pieces)\b/gi
+		)
+	].map((m) => singular((m[1] ?? '').toLowerCase()));
+	return [
+		...families.flatMap(([family, members]) => (members.test(name) ? [family] : [])),
+		...cut.filter((w) => w !== 'piece')
+	];
+}
+
+function namesOf({ name }: Pick<ReadIngredient, 'name'>): readonly string[] {
+	const words = wordsOf(name).filter((w) => !plain.has(w) && w.length > 2);
+	return words.length > 0 ? words : wordsOf(name).slice(-1);
+}
+
+/** What a step makes: batters and sauces are named by what they are later. */
+const products =
+	/\b(?:the|this|that|your|remaining|warm|hot|cooled|chilled|rested)\s+(?:[a-zà-ÿ-]+\s+){0,2}?(dressing|sauce|syrup|glaze|batter|dough|pastry|filling|mixture|mix|marinade|paste|custard|cream|crumble|crumbs|topping|stuffing|gravy|salsa|pesto|rub|brine|icing|frosting|stock|broth|purée|puree|mash|salad|slaw|relish|vinaigrette|mayonnaise|aioli|butter|caramel|ganache|meringue|sponge|base|roux|jam|compote|curry|stew|soup|ragu|patties|meatballs|fritters|dumplings|pancakes|skewers|burgers|parcels)\b/gi;
+
+const newStart =
+	/\b(?:meanwhile|in the meantime|at the same time|while\b(?! (?:stirring|whisking))|whilst|separately)\b/i;
+const otherVessel =
+	/\b(?:another|separate|second|clean|different|fresh)\s+(?:(?:large|small|medium|wide|heavy|deep|heatproof|mixing|non-?stick|frying|big)[\s-]+)*(?:bowl|pan|saucepan|pot|skillet|frying pan|tray|jug|dish|casserole|wok|tin)\b/i;
+const aVessel =
+	/\b(?:in|into|with)\s+(?:a|an|your)\s+(?:(?:very|large|small|medium|wide|heavy|heavy-based|heavy-bottomed|deep|heatproof|mixing|non-?stick|dry|big|ovenproof|hot|shallow|sturdy|little|roomy|lidded|flameproof|cold|medium-sized|large-ish|clean|good|food|stand|electric|cast[- ]iron)[\s-]+)*(?:bowl|pan|saucepan|pot|skillet|frying pan|tray|jug|dish|casserole|wok|mortar|processor|blender|mixer|roasting tin|tin|griddle|jar|frying)\b/i;
+const samePan =
+	/\b(?:same|that|this)\s+(?:[a-z]+\s+)?(?:pan|pot|bowl|skillet|wok|saucepan|casserole|tin|dish|frying pan)\b|\bto the (?:[a-z]+\s)?(?:pan|pot|skillet|wok)\b|\b(?:back (?:in|into|to) the (?:pan|pot))\b|\breturn\b[^.]*\b(?:pan|pot)\b/i;
+const pronoun =
+	/\b(?:it|them|everything|all of it|the lot|mixture)\b|\b(?:both|these|this)(?=\s*(?:[,.;]|$|\b(?:in|into|to|with|and|on|over|for|until|aside)\b))/i;
+const boilingWater =
+	/\b(?:large|big|deep|medium|small)?\s*(?:pan|pot|saucepan) of (?:well[- ])?(?:salted |lightly salted |generously salted |cold |boiling |simmering )*water\b/i;
+const joinsAll = /\b(?:serve|to serve|plate|assemble|divide|everything|enjoy)\b/i;
+
+/** Sections that make something for themselves: “For the sauce”. */
+const productOf = (section: string | null): readonly string[] =>
+	section === null
+		? []
+		: wordsOf(section).filter(
+				(w) => !plain.has(w) && !['make', 'step', 'prepare', 'cook', 'assemble', 'finish', 'serve', 'part'].includes(w)
+			);
+
+/** Steps (places in the list) that each one waits for. */
+export function orderOf(
+	actions: readonly Action[],
+	ingredients: readonly ReadIngredient[]
+): readonly (readonly number[])[] {
+	const known = ingredients.map((i) => ({ words: namesOf(i), also: alsoCalled(i), section: i.section }));
+	const after: number[][] = [];
+	const strands: Strand[] = [];
+	let current: Strand | undefined;
+	let isAside = false;
+	let lastPan: Strand | undefined;
+
+	const head = (s: Strand): Strand => (s.into ? head(s.into) : s);
+	const tail = (s: Strand): number | undefined => head(s).steps.at(-1);
+	const begin = (action: Action): Strand => {
+		const strand: Strand = {
+			steps: [],
+			items: new Set(),
+			names: new Set(),
+			into: undefined,
+			vessel: undefined,
+			isHot: false,
+			isTool: false,
+			section: action.section
+		};
+		strands.push(strand);
+		return strand;
+	};
+	const open = () => strands.filter((s) => s.into === undefined && s.steps.length > 0);
+
+	actions.forEach((action, i) => {
+		const text = action.text;
+		// What is only told of the meantime is not what is worked on: “While the loaf bakes”.
+		const said = text.replace(/^\s*(?:meanwhile,?\s*)?(?:while|whilst)\b[^,]*,/i, ' ');
+		const words = new Set(wordsOf(withoutVerb(said, action)));
+		const mentioned = known.filter(
+			({ words: names, also }) => mentions(words, names) || also.some((w) => words.has(w))
+		);
+		// All its names, so that it is known again by another one.
+		const items = [
+			...new Set(
+				mentioned.flatMap(({ words: names, also }) => [
+					...names.filter((n) => words.has(n) || n === names.at(-1)),
+					...also
+				])
+			)
+		].filter((w) => !everywhere.has(w));
+		const isSomething = mentioned.some(({ words: names }) => !names.every((n) => common.has(n)));
+		// An egg's white and its yolk go their own ways.
+		const egg = items.indexOf('egg');
+		const half = words.has('white') === words.has('yolk') ? undefined : words.has('white') ? 'white' : 'yolk';
+		if (half !== undefined && known.some(({ words: names, also }) => names.includes('egg') || also.includes('egg')))
+			items.splice(Math.max(0, egg), egg < 0 ? 0 : 1, half);
+		// Strands in which something of this lies, or that are called so.
+		const made = [...said.matchAll(products)].map((m) => singular((m[1] ?? '').toLowerCase()));
+		const found = new Set<Strand>();
+		for (const item of items) {
+			const holder = strands.findLast((s) => s.items.has(item) && s.steps.length > 0);
+			if (holder) found.add(head(holder));
+		}
+		for (const name of [...made, ...wordsOf(said)]) {
+			const holder =
+				open().findLast((s) => s.names.has(name)) ?? strands.findLast((s) => s.names.has(name) && s.steps.length > 0);
+			if (holder && !isTarget(said, name)) found.add(head(holder));
+		}
+		if (/\bhot (?:oil|butter|fat)\b/i.test(said) && lastPan && action.kind !== 'heat') found.add(head(lastPan));
+		// What is left over, or set by, of a thing was never in there.
+		for (const m of said.matchAll(
+			/\b(?:remaining|rest of the|reserved|leftover|last of the|other)\s+([a-zà-ÿ-]+(?:\s+[a-zà-ÿ-]+)?)/gi
+		))
+			for (const w of wordsOf(m[1] ?? ''))
+				for (const s of [...found])
+					if (s.items.has(w) && ![...items].some((x) => x !== w && s.items.has(x))) found.delete(s);
+		const isNewSection: boolean = i > 0 && action.section !== actions[i - 1]?.section && action.section !== null;
+		const isMeanwhile =
+			newStart.test(action.lead) || /^\s*(?:meanwhile|while|whilst|in the meantime|separately)\b/i.test(text);
+		// “into the batter”, “of batter”: something that was mixed and is not what is in hand.
+		const target =
+			/\b(?:(?:into|to|with|onto|over|under|through) the (?:remaining |rest of the )?(?:[a-z]+ )?|of (?:the )?)(batter|dough|mixture|mix|filling|pastry|paste|crumbs|marinade|dressing|sauce|glaze|syrup|custard)\b/i.exec(
+				said
+			)?.[1];
+		if (target !== undefined && found.size === 0) {
+			const here = current && head(current);
+			const other = open().findLast((s) => s !== here && !s.isTool && isMixed(actions[s.steps.at(-1) ?? 0]));
+			if (other) found.add(other);
+		}
+		// What goes on meanwhile is not what is being waited for.
+		if (isMeanwhile && current) found.delete(head(current));
+		const isOther = otherVessel.test(said);
+		const isSame = samePan.test(said);
+		const isFirstOfLine = i === 0 || actions[i - 1]?.line !== action.line;
+		const isFirstOfSentence = i === 0 || actions[i - 1]?.sentence !== action.sentence;
+		const fresh = found.size === 0;
+		const isOwnVessel = aVessel.test(said) || boilingWater.test(said);
+		const isAdded =
+			current?.isHot === true &&
+			action.station === 'burner' &&
+			/\b(?:add(?:ing)?|return|tip in|stir in|pour in|throw in)\b/i.test(said);
+		const isIn =
+			isAdded ||
+			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub)\s+(?:in|through|into)\b|^add\b|\bstir in\b/i.test(
+				text.slice(action.lead.length).trim()
+			);
+		const isPronoun = pronoun.test(
+			said
+				.replace(/\b(?:until|till|so that|as|when|once|while)\b[^,;.]*/gi, ' ')
+				.replace(/\bmixture\b/i, made.length > 0 ? '' : 'mixture')
+		);
+		const isPrep = action.kind === 'prep' || action.kind === 'mix' || action.kind === 'soak';
+		const isForNamed =
+			/\b(?:for|to make) (?:the|a|an) ([a-zà-ÿ -]+?)(?=,|\.|:|$|\bin\b|\bby\b|\bwhisk\b|\bmix\b)/i.exec(text);
+		const isForPart = isFirstOfSentence && /^(?:for|to make) (?:the|a|your)\b/i.test(action.lead);
+		// What is made for itself takes its own of what is in another part too.
+		const isOwnPart = isNewSection && known.some((k) => k.section === action.section);
+		if (isForPart || isOwnPart)
+			for (const s of [...found])
+				if (![...wordsOf(said)].some((w) => s.names.has(w) && !isTarget(said, w))) found.delete(s);
+		const previous = actions[i - 1];
+		// A pan that was just made hot is for what comes now.
+		const isForPan =
+			current !== undefined &&
+			previous?.kind === 'heat' &&
+			head(current).steps.at(-1) === i - 1 &&
+			(action.station === 'burner' || action.station === 'fryer') &&
+			!isMeanwhile &&
+			!isOther &&
+			!boilingWater.test(said);
+		const strand = head(choose());
+
+		function choose(): Strand {
+			if (action.kind === 'plate' && isLast(actions, i) && !isPartPlate(action)) {
+				// What is served is all that there is.
+				for (const s of open()) found.add(s);
+				return current ?? begin(action);
+			}
+			if (isNewSection || isForPart) return begin(action);
+			if (isForPan && current) return current;
+			if (isSame && lastPan && (isAside || current?.isHot !== true)) return lastPan;
+			if (isSame && current) return current;
+			if (isMeanwhile || isOther) {
+				const [one] = [...found];
+				return (isMeanwhile && !isOwnVessel && found.size === 1 ? one : undefined) ?? begin(action);
+			}
+			if (!current) return begin(action);
+			const here = head(current);
+			if (isAside && fresh && !isPronoun && isFirstOfSentence) return begin(action);
+			const isOver = /\b(?:over|onto|on top|into)\b/i.test(said);
+			const isNewPrep = action.kind === 'prep' && fresh && items.length > 0 && !isIn && !isPronoun && !isOver;
+			if (!isFirstOfSentence && !isNewPrep) return here;
+			if (found.size > 0) {
+				// It goes on with what it names: with what is being worked on, if that is among it.
+				if (found.has(here) || isIn || isPronoun || [...found].every((s) => s.isTool)) return here;
+				return isOwnVessel && items.length > 1 ? begin(action) : mainOf(found, items);
+			}
+			if (action.kind === 'heat' && (isOwnVessel || isPan(text))) return begin(action);
+			if (isIn || isPronoun) return here;
+			if (!isSomething) {
+				// Of nothing in particular: a tin is greased, a pan of water put on, or it goes on.
+				return toolsIn(action).length > 0 || boilingWater.test(said) ? begin(action) : here;
+			}
+			if (isOwnVessel || isPrep) return begin(action);
+			const isElsewhere = action.station !== 'board' && action.station !== 'none';
+			return isFirstOfLine && isElsewhere && !(here.isHot && action.station === 'burner') ? begin(action) : here;
+		}
+
+		const before = new Set<number>();
+		const own = tail(strand);
+		if (own !== undefined) before.add(own);
+		for (const s of found) {
+			const t = tail(s);
+			if (t !== undefined && head(s) !== strand) {
+				before.add(t);
+				join(s, strand);
+			}
+		}
+		after.push([...before].sort((a, b) => a - b));
+		strand.steps.push(i);
+		for (const item of items) strand.items.add(item);
+		for (const name of productOf(action.section)) strand.names.add(name);
+		if (isForNamed?.[1] !== undefined)
+			for (const w of wordsOf(isForNamed[1]))
+				if (!plain.has(w) && !['minute', 'hour', 'side', 'serving'].includes(w)) strand.names.add(w);
+		for (const name of bornIn(text)) strand.names.add(name);
+		if (action.kind === 'heat') for (const name of pansIn(text)) strand.names.add(name);
+		const tools = toolsIn(action);
+		strand.isTool = tools.length > 0 && (strand.isTool || strand.steps.length === 1);
+		for (const name of tools) strand.names.add(name);
+		for (const name of ofSection(strand, known)) strand.names.add(name);
+		if (['heat', 'sear', 'fry', 'simmer', 'boil'].includes(action.kind)) {
+			strand.isHot = true;
+			lastPan = strand;
+		} else if (action.station === 'oven' || action.kind === 'drain')
+			strand.isHot = action.station !== 'oven' && strand.isHot;
+		current = strand;
+		isAside = action.isAside;
+		if (['rest', 'chill', 'marinate', 'soak'].includes(action.kind) && isFirstOfNext(actions, i)) isAside = true;
+	});
+	return reduced(after);
+
+	function join(from: Strand, to: Strand): void {
+		const [a, b] = [head(from), head(to)];
+		if (a === b) return;
+		a.into = b;
+		for (const x of a.items) b.items.add(x);
+		for (const x of a.names) b.names.add(x);
+		b.isHot ||= a.isHot;
+	}
+
+	/** Of several strands the one with most of what is named, and the newest. */
+	function mainOf(found: ReadonlySet<Strand>, items: readonly string[]): Strand {
+		const score = (s: Strand) => items.filter((x) => s.items.has(x)).length + 0.001 * strands.indexOf(s);
+		return [...found].reduce((a, b) => (score(b) > score(a) ? b : a));
+	}
+}
+
+/** Whether an ingredient is named: by its last word, or by a word that is its own. */
+function mentions(words: ReadonlySet<string>, names: readonly string[]): boolean {
+	const last = names.at(-1);
+	if (last !== undefined && words.has(last)) return true;
+	return names.slice(0, -1).some((n) => words.has(n) && n.length > 3);
+}
+
+/** “for the sauce” tells what is made, not what is taken. */
+const isTarget = (text: string, name: string) =>
+	new RegExp(`\\b(?:for|to make|make) (?:the|a|an) (?:[a-z]+ )?${name}`, 'i').test(text);
+
+/** What a step says that it makes: “until you have a smooth batter”, “to a paste”. */
+function bornIn(text: string): readonly string[] {
+	return [
+		...text.matchAll(
+			/\b(?:to|into|make|makes|have|form|forms|get) (?:a|an) (?:[a-zà-ÿ-]+,? ){0,3}?(paste|dough|batter|sauce|dressing|syrup|mixture|purée|puree|ball|custard|crumbs?|cream|glaze|caramel)\b/gi
+		)
+	].map((m) => (m[1] ?? '').toLowerCase());
+}
+
+const isMixed = (action: Action | undefined) =>
+	action?.kind === 'mix' || action?.kind === 'rest' || action?.kind === 'chill' || action?.kind === 'simmer';
+
+/** “Heat a griddle”: a pan for what comes. */
+const isPan = (text: string) =>
+	/\b(?:heat|preheat|warm)\s+(?:up\s+)?(?:a|an|the|your)\s+(?:[a-z-]+\s+){0,3}(?:pan|griddle|skillet|wok|casserole)\b/i.test(
+		text
+	);
+const pansIn = (text: string): readonly string[] =>
+	text.toLowerCase().match(/\b(?:pan|griddle|skillet|wok|casserole)\b/g) ?? [];
+
+/** “chop” is not a chop. */
+const withoutVerb = (text: string, { verb, lead }: Action): string => {
+	const at = text.toLowerCase().indexOf(verb, Math.min(lead.length, text.length));
+	return at < 0 ? text : `${text.slice(0, at)} ${text.slice(at + verb.length)}`;
+};
+
+/** A tin that was made ready is named by what it is. */
+function toolsIn({ kind, text }: Action): readonly string[] {
+	if (kind !== 'prep' || !/\b(?:grease|line|butter|oil|flour|base-line)\b/i.test(text)) return [];
+	return (text.toLowerCase().match(/\b(?:tin|tray|pan|dish|sheet|mould|ramekin|case|jar|basin)s?\b/g) ?? []).map(
+		singular
+	);
+}
+
+/** A strand that holds all of a section's list is what that section makes. */
+function ofSection(
+	strand: Strand,
+	known: readonly { readonly words: readonly string[]; readonly section: string | null }[]
+): readonly string[] {
+	const sections = [...new Set(known.map((k) => k.section))].filter((s) => s !== null);
+	return sections.flatMap((section) => {
+		const own = known.filter((k) => k.section === section && !k.words.every((w) => everywhere.has(w)));
+		const held = own.filter((k) => k.words.some((w) => strand.items.has(w)));
+		return own.length > 0 && held.length >= Math.min(2, own.length) ? productOf(section) : [];
+	});
+}
+
+const isLast = (actions: readonly Action[], i: number) =>
+	actions.slice(i + 1).every((a) => ['plate', 'finish', 'prep', 'mix'].includes(a.kind));
+const isPartPlate = (action: Action) => /\b(?:marinade|tray|bag)\b/i.test(action.text) && !joinsAll.test(action.text);
+const isFirstOfNext = (actions: readonly Action[], i: number) =>
+	actions[i + 1] !== undefined && actions[i + 1]?.line !== actions[i]?.line;
+
+/** Without what follows through others. */
+function reduced(after: readonly (readonly number[])[]): readonly (readonly number[])[] {
+	const reach = after.map(() => new Set<number>());
+	return after.map((before, i) => {
+		for (const b of before) {
+			reach[i]?.add(b);
+			for (const r of reach[b] ?? []) reach[i]?.add(r);
+		}
+		return before.filter((b) => !before.some((o) => o !== b && reach[o]?.has(b)));
+	});
+}

@@ -1,0 +1,153 @@
+// A recipe as it is written, read into ingredients, steps with what each needs, and the questions that are left open.
+import { actionsOf, type Action } from './actions';
+import { readIngredient, type ReadIngredient } from './ingredient';
+import { orderOf, wordsOf } from './order';
+import { rangePattern, type Range } from './numbers';
+import { readSource, type Source } from './source';
+
+export interface ReadStep extends Omit<
+	Action,
+	'isWritten' | 'section' | 'line' | 'sentence' | 'lead' | 'verb' | 'isAside'
+> {
+	readonly id: string;
+	readonly after: readonly string[];
+}
+
+export interface Doubt {
+	/** A step's id, or the line of an ingredient. */
+	readonly about: string;
+	readonly question: string;
+	/** What is taken for it meanwhile. */
+	readonly guess?: string;
+}
+
+export interface ReadRecipe {
+	readonly title: string;
+	readonly serves: number | Range | null;
+	readonly ingredients: readonly ReadIngredient[];
+	readonly steps: readonly ReadStep[];
+	readonly doubts: readonly Doubt[];
+}
+
+export type RecipeRead =
+	| { readonly ok: true; readonly recipe: ReadRecipe; readonly actions: readonly Action[]; readonly source: Source }
+	| { readonly ok: false; readonly why: string };
+
+/** Read a recipe from a text, a page, JSON-LD or Markdown. Nothing is fetched; what cannot be read says why. */
+export function readRecipe(text: string): RecipeRead {
+	const source = readSource(text);
+	if (typeof source === 'string') return { ok: false, why: source };
+	const actions = actionsOf(source.instructions);
+	if (actions.length === 0) return { ok: false, why: 'No recipe was found: no step that says what to do with food.' };
+	const listed = source.ingredients.flatMap(({ text: line, section }) => readIngredient(line, section));
+	const ingredients = listed.length > 0 ? listed : fromInstructions(source);
+	if (ingredients.length === 0 && actions.length < 3)
+		return { ok: false, why: 'No recipe was found: nothing in it to cook.' };
+	const before = orderOf(actions, ingredients);
+	const steps = actions.map((a, i): ReadStep => {
+		const { text: words, kind, station, heat, celsius, fan, seconds, hands, sign } = a;
+		return {
+			id: `s${i + 1}`,
+			text: words,
+			kind,
+			station,
+			heat,
+			celsius,
+			...(fan === undefined ? {} : { fan }),
+			seconds,
+			hands,
+			after: (before[i] ?? []).map((b) => `s${b + 1}`),
+			sign
+		};
+	});
+	return {
+		ok: true,
+		recipe: { title: source.title, serves: source.serves, ingredients, steps, doubts: doubtsOf(ingredients, actions) },
+		actions,
+		source
+	};
+}
+
+/** Amounts in the instructions, where there is no list. */
+function fromInstructions(source: Source): readonly ReadIngredient[] {
+	const stop = String.raw`(?=\s*(?:[,.;:()]|\band\b|\bin\b|\binto\b|\bwith\b|\bto\b|\bfor\b|\buntil\b|\bover\b|\bon\b|\bthen\b|\bthat\b|\bwhich\b|\bfrom\b|\bhave\b|\bis\b|\bare\b|$))`;
+	const measured = new RegExp(
+		String.raw`(?:${rangePattern}|\ban?\b|\bhalf\b)\s*(?:x\s*\d+\s*)?(?:[a-zà-ÿ.-]+\s+)?(?:of\s+)?(?:[a-zà-ÿ'’-]+\s*){1,4}?${stop}`,
+		'gi'
+	);
+	const notFood =
+		/\b(?:minutes?|mins?|hours?|hrs?|seconds?|secs?|degrees?|side|sides|batch|batches|bowl|pan|pot|oven|tray|tin|time|times|boil|simmer|heat|plate|lid|dish|people|fork|spoon|knife|sheet of|rack|half(?:way)?|cm|mm|inch(?:es)?|while|bit|little|skillet|saucepan|wok|board|towel|paste|dough|rest|day|days|moment|stir|few|couple|gas|mark|fan|third|quarters?|pieces|slices|sieve|colander|rolling|layer|ball|circle|thick|apart|low|medium|high|large|small|serves?)\b/i;
+	const found = new Map<string, ReadIngredient>();
+	for (const { text } of source.instructions) {
+		for (const m of text.matchAll(measured)) {
+			const line = m[0].trim();
+			if (
+				/^(?:an?|half)\b/i.test(line) &&
+				!/^(?:an?|half)\s+(?:an?\s+)?(?:pinch|handful|knob|sprig|clove|splash|glug|dash|bunch|tin|can|stick|lemon|lime|onion|egg|carrot|chicken|shallot|leek|red onion|bay)\b/i.test(
+					line
+				)
+			)
+				continue;
+			if (/^\d+\s*°|^\d{3}\s*[cf]\b/i.test(line)) continue;
+			const [one] = readIngredient(line, null);
+			if (!one || one.name === '' || notFood.test(one.name) || one.amount === null) continue;
+			const key = wordsOf(one.name).at(-1) ?? one.name;
+			if (!found.has(key)) found.set(key, { ...one, line });
+		}
+	}
+	return [...found.values()];
+}
+
+const small =
+	/\b(?:salt|pepper|oil|water|herbs?|parsley|coriander|cilantro|basil|thyme|rosemary|mint|chives|dill|sage|oregano|bay|spices?|cooking spray|flour|butter|ice|garnish)\b/i;
+const meat = /\b(?:steaks?|chops?|breasts?|thighs?|fillets?|sausages?|cutlets?|escalopes?|burgers?)\b/i;
+
+/** What a reading leaves open, as short questions. */
+function doubtsOf(ingredients: readonly ReadIngredient[], actions: readonly Action[]): readonly Doubt[] {
+	const doubts: Doubt[] = [];
+	for (const i of ingredients) {
+		if (
+			i.amount === null &&
+			!i.toTaste &&
+			!small.test(i.name) &&
+			!/\b(?:to serve|for serving|to garnish|optional)\b/i.test(i.line)
+		)
+			doubts.push({ about: i.line, question: `How much ${i.name}?` });
+		if (/\bor\b/i.test(i.line) && i.alternative !== undefined)
+			doubts.push({ about: i.line, question: `${i.name} or ${i.alternative}?`, guess: i.name });
+	}
+	let isAskedThick = false;
+	actions.forEach((a, n) => {
+		const id = `s${n + 1}`;
+		if (a.station === 'oven' && a.celsius === null)
+			doubts.push({ about: id, question: 'How hot is the oven?', guess: '180 °C' });
+		const food = meat.exec(a.text)?.[0];
+		if (
+			!isAskedThick &&
+			food !== undefined &&
+			['sear', 'fry', 'grill', 'roast', 'bake'].includes(a.kind) &&
+			!/\b\d+\s*(?:cm|mm|inch)/i.test(a.text)
+		) {
+			isAskedThick = true;
+			doubts.push({ about: id, question: `How thick ${/s$/i.test(food) ? 'are' : 'is'} the ${food.toLowerCase()}?` });
+		}
+		const isLong = [
+			'bake',
+			'roast',
+			'simmer',
+			'boil',
+			'grill',
+			'steam',
+			'fry',
+			'marinate',
+			'soak',
+			'chill',
+			'rest'
+		].includes(a.kind);
+		if (isLong && !a.isWritten && a.sign === null)
+			doubts.push({ about: id, question: `How long: “${a.text.slice(0, 60)}”?` });
+		if (/\b(?:same pan|a pan|the pan)\b/i.test(a.text) && a.kind === 'heat' && /\bsauce\b/i.test(a.text))
+			doubts.push({ about: id, question: 'Is the sauce made in the same pan?' });
+	});
+	return doubts;
+}
