@@ -37,6 +37,7 @@ const sources = {
 	probe: 'cli/probe.ts',
 	rehearse: 'cli/rehearse.ts',
 	learn: 'cli/learn.ts',
+	recipe: 'cli/recipe.ts',
 	bench: 'benchmarks/bench.ts'
 };
 

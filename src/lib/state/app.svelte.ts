@@ -22,6 +22,7 @@ import { History } from './history.svelte';
 import { MeasureChoice } from './measure.svelte';
 import { Notices } from './notices.svelte';
 import { newName } from './clocks';
+import { Pasting } from './pasting.svelte';
 import { Planning } from './planning.svelte';
 import { Recording } from './recording.svelte';
 import { runKeeping } from './run-keeping';
@@ -49,6 +50,8 @@ export class App {
 	readonly planning: Planning;
 	readonly notices = new Notices();
 	readonly measure = new MeasureChoice();
+	/** The recipe that was pasted. */
+	readonly pasting = new Pasting();
 	readonly record = new Recording({ newId: newName, by: 'this device', now: () => Date.now() });
 	readonly history: History<Table>;
 	/** Records that could not be read, kept aside. */

@@ -5,7 +5,7 @@ const longest = 1280;
 const quality = 0.82;
 
 /** The size of a picture that is to be no longer than that; never larger than it is. */
-export function fittedSize(width: number, height: number, most = longest): { width: number; height: number } {
+function fittedSize(width: number, height: number, most = longest): { width: number; height: number } {
 	const share = Math.min(1, most / Math.max(1, width, height));
 	return { width: Math.max(1, Math.round(width * share)), height: Math.max(1, Math.round(height * share)) };
 }

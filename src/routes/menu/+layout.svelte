@@ -1,6 +1,7 @@
 <!-- Around all pages of the Menu: which meal, for how many, from when; and the pages in the order of the work. -->
 <script lang="ts">
 	import type { Snippet } from 'svelte';
+	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { withCovers, withEarliest, withEvening } from '$lib/core/model/edit-meal';
 	import { evenings } from '$lib/core/model/meal';
@@ -30,9 +31,27 @@
 		{ path: '/menu/amounts', name: 'Shopping and bowls' },
 		{ path: '/menu/loads', name: 'Trays and batches' },
 		{ path: '/menu/ahead', name: 'Ahead' },
-		{ path: '/menu/techniques', name: 'Techniques' }
+		{ path: '/menu/techniques', name: 'Techniques' },
+		{ path: '/menu/paste', name: 'Paste a recipe' }
 	];
+	/** Shorter is no recipe, characters. */
+	const least = 80;
+
+	/** A recipe that is pasted anywhere in the menu, where nobody is writing. */
+	function paste(event: ClipboardEvent): void {
+		const { target } = event;
+		if (target instanceof HTMLElement && target.closest('input, textarea, [contenteditable]')) return;
+		const text = event.clipboardData?.getData('text/plain') ?? '';
+		if (text.length >= least) take(text);
+	}
+
+	function take(text: string): void {
+		app.pasting.take(text);
+		void goto('/menu/paste');
+	}
 </script>
+
+<svelte:window onpaste={paste} />
 
 <KeptBar
 	what="meal"

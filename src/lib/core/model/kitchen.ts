@@ -128,7 +128,6 @@ const learntSchema = z.object({
 	sd: z.number().min(0).max(1),
 	records: z.int().min(0).max(100_000)
 });
-export type LearntStep = z.infer<typeof learntSchema>;
 
 export const kitchenSchema = z.object({
 	format: z.literal('juntos-kitchen'),

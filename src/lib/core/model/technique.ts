@@ -272,6 +272,8 @@ export const techniqueSchema = z.object({
 			reheat: z.object({ kilograms: quantitySchema, isThick: z.boolean().optional() }).optional()
 		})
 		.optional(),
+	/** The cook's own recipe that it was read from: it can be read again. */
+	recipe: z.object({ text: z.string().max(100_000) }).optional(),
 	/** How it goes on the plate, and how it fades if it waits for that. */
 	plate: z.object({
 		step: idSchema,

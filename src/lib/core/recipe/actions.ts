@@ -204,6 +204,7 @@ function actionOf(clause: Clause, going: Going, at: Pick<Action, 'section' | 'li
 		/\b(?:lower|reduce|increase|turn|raise|drop)\b[^.]*\b(?:oven|temperature|heat)\b[^.]*(?:\d{3}|gas)/.test(lower)
 	) {
 		if (/\bgrill|broiler|barbecue|bbq\b/.test(own) && !aboutOven) going.grillNext = true;
+		else if (setting && /\boil\b/.test(lower) && !aboutOven) going.oil = setting.celsius;
 		else if (setting) going.oven = { celsius: setting.celsius, isFan: setting.isFan };
 		if (isPreheat || main.verb.kind === 'skip') return undefined;
 	}
@@ -219,7 +220,7 @@ function actionOf(clause: Clause, going: Going, at: Pick<Action, 'section' | 'li
 	const kind = kindOf(clause, going);
 	if (kind === undefined) return undefined;
 	const station = stationOf(kind, text, going);
-	const written = timeOf(clause.text, kind);
+	const written = timeOf(clause.text);
 	const oven = station === 'oven' ? (setting ?? going.oven) : undefined;
 	if (station === 'oven' && setting)
 		going.oven = { celsius: setting.celsius, isFan: setting.isFan || (hasFanWord && temperatures.length === 1) };
@@ -353,7 +354,7 @@ function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind | undef
 			return 'prep';
 		}
 		case 'cook':
-			if (/^toast/.test(own)) return toastKind(lower, going);
+			if (own.startsWith('toast')) return toastKind(lower, going);
 			if (/^continue\b|^keep/.test(own)) {
 				const inner = /\b(?:to|with)?\s*(simmer|bak|roast|fry|cook|boil|whisk|beat|stir|knead|grill|steam)/.exec(
 					own
@@ -374,7 +375,25 @@ function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind | undef
 				return inner === undefined || inner === 'cook' ? cookKind(lower, going) : named[inner];
 			}
 			return cookKind(lower, going);
-		default:
+		case 'prep':
+		case 'mix':
+		case 'heat':
+		case 'sear':
+		case 'fry':
+		case 'simmer':
+		case 'boil':
+		case 'bake':
+		case 'roast':
+		case 'grill':
+		case 'steam':
+		case 'rest':
+		case 'chill':
+		case 'soak':
+		case 'marinate':
+		case 'drain':
+		case 'finish':
+		case 'plate':
+			break;
 	}
 	// Words that mean different things in different company.
 	if (word === 'stand' || word === 'sit') return 'rest';
@@ -404,6 +423,9 @@ function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind | undef
 		if (isTimed && going.last?.station === 'burner') return cookKind(lower, going);
 		return 'mix';
 	}
+	// In a pan that is on the heat one stirs on the heat.
+	const isInPan = going.last?.station === 'burner' && /\b(?:add|pour|tip|in the pan|to the pan)\b/.test(lower);
+	if (kind === 'mix' && isTimed && isInPan) return cookKind(lower, going);
 	const isOverHeat = /\b(?:over|on)\s+(?:a\s+)?(?:very\s+)?(?:low|medium|high|gentle|moderate)[a-z -]*heat/.test(lower);
 	if (kind === 'mix' && !isTimed && isOverHeat) return 'heat';
 	if (
@@ -443,6 +465,7 @@ function toastKind(lower: string, going: Going): Kind {
 
 /** What “cook” means here. */
 function cookKind(lower: string, going: Going): Kind {
+	if (/\bslow[- ]cooker\b|\bon (?:low|high) for\b/.test(lower)) return 'simmer';
 	if (underGrill.test(lower) || /\b(?:barbecue|grill)\b(?! pan)/.test(lower)) return 'grill';
 	if (inOven.test(lower) || (/\boven\b/.test(lower) && !/\bovenproof|oven-proof\b/.test(lower))) return 'bake';
 	if (/\bwater bath|sous[- ]vide\b/.test(lower)) return 'simmer';
@@ -536,12 +559,12 @@ function heatOf(lower: string, station: Station): Action['heat'] {
 		);
 	if (!m) return /\bgently\b|\bbare simmer\b/.test(lower) ? 'low' : /\bsmoking hot\b/.test(lower) ? 'high' : null;
 	const word = m[1] ?? '';
-	if (/medium|moderate(?!ly high)/.test(word)) return /high/.test(word) ? 'high' : 'medium';
+	if (/medium|moderate(?!ly high)/.test(word)) return word.includes('high') ? 'high' : 'medium';
 	return /low|gent/.test(word) ? 'low' : 'high';
 }
 
 /** The time of a step as it is written: the one that says how long; two after each other are summed. */
-function timeOf(text: string, kind: Kind): readonly [number, number, number] | undefined {
+function timeOf(text: string): readonly [number, number, number] | undefined {
 	const times = timesIn(text).filter((t) => !isAside(text, t));
 	const [first, second] = times;
 	if (!first) return undefined;
@@ -559,7 +582,6 @@ function timeOf(text: string, kind: Kind): readonly [number, number, number] | u
 			first.seconds[2] + second.seconds[2]
 		];
 	// Of several the longest says how long, where one is of a moment within; else the first.
-	void kind;
 	return first.seconds;
 }
 
@@ -587,20 +609,10 @@ function handsOf(kind: Kind, text: string, main: Imperative, station: Station): 
 		/\b(?:stirring|whisking|shaking|tossing|turning|flipping|swirling|basting|moving|rotating|spooning|folding|skimming|pressing|topping up|checking)\b/.test(
 			lower
 		);
-	switch (kind) {
-		case 'prep':
-		case 'mix':
-		case 'finish':
-		case 'plate':
-		case 'drain':
-			return 'whole';
-		case 'rest':
-		case 'chill':
-		case 'soak':
-		case 'marinate':
-			return moves && isNow ? 'touches' : 'none';
-		default:
-	}
+	if (kind === 'drain' && (timesIn(text)[0]?.seconds[1] ?? 0) >= 180) return 'none';
+	if (['prep', 'mix', 'finish', 'plate', 'drain'].includes(kind)) return 'whole';
+	if (/^(?:stir|whisk)$/.test(main.word)) return 'whole';
+	if (['rest', 'chill', 'soak', 'marinate'].includes(kind)) return moves && isNow ? 'touches' : 'none';
 	if (isConstant) return 'whole';
 	const isSides = /\b(?:a|per|each|both|either|other|second|one) sides?\b|\ball over\b|\bon all sides\b/.test(lower);
 	if (moves) {

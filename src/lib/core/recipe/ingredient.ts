@@ -72,6 +72,7 @@ const units: readonly (readonly [spelling: string, unit: string])[] = [
 	['handfuls?', 'handful'],
 	['squeezes?', 'squeeze'],
 	['scoops?', 'scoop'],
+	['glasses|glass', 'glass'],
 	['pieces?', 'piece'],
 	['leaves|leaf', 'leaf'],
 	['loaves|loaf', 'loaf']
@@ -415,7 +416,7 @@ function amountOf(text: string, brackets: readonly string[]): Measured {
 			? text.slice(start[0].length)
 			: text;
 	const counted = new RegExp(String.raw`^(${rangePattern})\s*(.*)$`, 'i').exec(body);
-	if (counted && counted[2] !== undefined && !/^%/.test(counted[2]))
+	if (counted?.[2] !== undefined && !counted[2].startsWith('%'))
 		return afterCount(rangeOf(counted[1] ?? ''), counted[2], sizedBeside);
 	const word =
 		/^(half\s+(?:of\s+)?(?:an?\s+)?|an?\s+half\s+|an?\s+dozen\s+|half\s+a\s+dozen\s+|an?\s+couple\s+(?:of\s+)?|an?\s+few\s+|an?\s+|several\s+)(.*)$/i.exec(
@@ -424,15 +425,15 @@ function amountOf(text: string, brackets: readonly string[]): Measured {
 	if (word) {
 		const w = (word[1] ?? '').toLowerCase().trim();
 		const rest = word[2] ?? '';
-		if (/^half a dozen/.test(body.toLowerCase()))
+		if (body.toLowerCase().startsWith('half a dozen'))
 			return afterCount([6, 6], body.replace(/^half a dozen\s*/i, ''), sizedBeside);
-		if (/dozen/.test(w)) return afterCount([12, 12], rest, sizedBeside);
-		if (/couple/.test(w)) return afterCount([2, 2], rest, sizedBeside);
+		if (w.includes('dozen')) return afterCount([12, 12], rest, sizedBeside);
+		if (w.includes('couple')) return afterCount([2, 2], rest, sizedBeside);
 		if (/few|several/.test(w)) {
 			const { unit, after } = takeUnit(rest);
 			return { amount: [2, 4], unit: unit ?? 'piece', sized: sizedBeside, after };
 		}
-		if (/half/.test(w)) return afterCount([0.5, 0.5], rest, sizedBeside);
+		if (w.includes('half')) return afterCount([0.5, 0.5], rest, sizedBeside);
 		if (/^(?:little|bit of|touch of|lot of|good|small amount|generous amount)\b/i.test(rest) && !unitAtAny.test(rest))
 			return {
 				amount: null,
@@ -449,6 +450,9 @@ function amountOf(text: string, brackets: readonly string[]): Measured {
 		!['leaf', 'loaf', 'rib', 'ear', 'head'].includes(bare.unit)
 	)
 		return { amount: [1, 1], unit: bare.unit, sized: sizedBeside, after: bare.after };
+	// “Small bunch thyme”.
+	if (bare.unit !== undefined && /^(?:small|large|big|good|generous|heaped|thumb-sized)\s/i.test(body))
+		return { amount: [1, 1], unit: bare.unit, sized: sizedBeside, after: bare.after };
 	if (bare.unit === 'pinch' || bare.unit === 'handful' || bare.unit === 'knob' || bare.unit === 'dash')
 		return { amount: [1, 1], unit: bare.unit, sized: sizedBeside, after: bare.after };
 	// The amount at the end: “Flour: 200 g”, “butter, 50g”, “Eggs 2”.
@@ -460,6 +464,20 @@ function amountOf(text: string, brackets: readonly string[]): Measured {
 		const unit = behind[3] === undefined ? 'piece' : (unitOf(behind[3]) ?? unitOf(behind[3].toLowerCase()) ?? 'piece');
 		const more = behind[4] === undefined ? '' : `, ${behind[4]}`;
 		return { amount: rangeOf(behind[2] ?? ''), unit, sized: sizedBeside, after: `${(behind[1] ?? '').trim()}${more}` };
+	}
+	// “Dried chilli flakes - a pinch”, “parsley, 1 small bunch”.
+	const worded = new RegExp(
+		String.raw`^(.*?[a-zà-ÿ)])\s*[:–—,-]\s*(an?|half an?|${numberPattern})\s+(?:(?:small|large|good|big|generous|heaped|level)\s+)?(${unitPattern})$`,
+		'i'
+	).exec(body);
+	if (worded) {
+		const count = /^an?$/i.test(worded[2] ?? '')
+			? 1
+			: /^half/i.test(worded[2] ?? '')
+				? 0.5
+				: numberOf(worded[2] ?? '1');
+		const unit = unitOf((worded[3] ?? '').toLowerCase()) ?? 'piece';
+		return { amount: [count, count], unit, sized: sizedBeside, after: (worded[1] ?? '').trim() };
 	}
 	return { amount: null, unit: null, sized: undefined, after: body };
 }
@@ -557,7 +575,9 @@ export function looksLikeIngredient(source: string): number {
 	if (known.test(line) && line.split(' ').length <= 6) score += 1;
 	if (/[.!?]\s+[A-Z]/.test(line) || /[.!?]$/.test(line)) score -= 2;
 	if (line.split(' ').length > 18) score -= 2;
-	if (/:$/.test(line)) score -= 3;
+	if (line.endsWith(':')) score -= 3;
+	if (new RegExp(String.raw`[–—:,-]\s*(?:an?|half an?)\s+(?:small |large |good )?(?:${unitPattern})$`, 'i').test(line))
+		score += 3;
 	// The amount at its end: “Dry white wine 125 ml”.
 	if (
 		new RegExp(String.raw`[a-zà-ÿ),:–-]\s*${rangePattern}\s*(?:${unitPattern})(?:\s+[a-z]+)?$`, 'i').test(line) &&

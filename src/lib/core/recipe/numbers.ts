@@ -151,7 +151,6 @@ export interface WrittenTime {
 }
 
 const unit = String.raw`(seconds?|secs?|s|minutes?|mins?|min|m|hours?|hrs?|hr|h|days?|weeks?)\b\.?`;
-const about = String.raw`(?:(?:for|in|takes?|another|a further|further|extra|about|around|approximately|approx\.?|roughly|some|circa|ca\.?|at least|minimum|up to|a good|just|only|or so|nearly|almost|under|over|an extra|an additional|additional|the first|the last|each for)\s+)*`;
 const patterns: readonly (readonly [RegExp, (m: RegExpMatchArray) => readonly [number, number]])[] = [
 	[/\b(?:overnight|the night before)\b/gi, () => [8 * hour, 8 * hour]],
 	[/\b(?:an?\s+)?hour\s+and\s+a\s+half\b/gi, () => [1.5 * hour, 1.5 * hour]],
@@ -262,6 +261,3 @@ function spread(low: number, usual: number, high: number, isLeast: boolean): Wri
 	if (high > low) return [Math.round(low), Math.round(usual), Math.round(high)];
 	return [Math.round(isLeast ? low : 0.92 * low), Math.round(usual), Math.round(isLeast ? 2 * low : 1.12 * high)];
 }
-
-/** Words before a time that go with it, for who cuts a text. */
-export const timeLead = new RegExp(`${about}$`, 'i');

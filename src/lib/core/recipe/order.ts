@@ -106,7 +106,7 @@ const aVessel =
 const samePan =
 	/\b(?:same|that|this)\s+(?:[a-z]+\s+)?(?:pan|pot|bowl|skillet|wok|saucepan|casserole|tin|dish|frying pan)\b|\bto the (?:[a-z]+\s)?(?:pan|pot|skillet|wok)\b|\b(?:back (?:in|into|to) the (?:pan|pot))\b|\breturn\b[^.]*\b(?:pan|pot)\b/i;
 const pronoun =
-	/\b(?:it|them|everything|all of it|the lot|mixture)\b|\b(?:both|these|this)(?=\s*(?:[,.;]|$|\b(?:in|into|to|with|and|on|over|for|until|aside)\b))/i;
+	/\b(?:it|them|everything|all of it|the lot|mixture)\b|\bthe (?:flesh|pulp|liquid|pieces|slices|strips|rounds|wedges|juices)\b|\b(?:both|these|this)(?=\s*(?:[,.;]|$|\b(?:in|into|to|with|and|on|over|for|until|aside)\b))/i;
 const boilingWater =
 	/\b(?:large|big|deep|medium|small)?\s*(?:pan|pot|saucepan) of (?:well[- ])?(?:salted |lightly salted |generously salted |cold |boiling |simmering )*water\b/i;
 const joinsAll = /\b(?:serve|to serve|plate|assemble|divide|everything|enjoy)\b/i;
@@ -200,8 +200,12 @@ export function orderOf(
 			/\b(?:(?:into|to|with|onto|over|under|through) the (?:remaining |rest of the )?(?:[a-z]+ )?|of (?:the )?)(batter|dough|mixture|mix|filling|pastry|paste|crumbs|marinade|dressing|sauce|glaze|syrup|custard)\b/i.exec(
 				said
 			)?.[1];
-		if (target !== undefined && found.size === 0) {
-			const here = current && head(current);
+		const inHand = current && head(current);
+		if (
+			target !== undefined &&
+			[...found].every((s) => s === inHand || !isMixed(actions[s.steps.at(-1) ?? 0]) || s.names.has('white'))
+		) {
+			const here = [...found][0] ?? inHand;
 			const other = open().findLast((s) => s !== here && !s.isTool && isMixed(actions[s.steps.at(-1) ?? 0]));
 			if (other) found.add(other);
 		}
@@ -222,11 +226,18 @@ export function orderOf(
 			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub)\s+(?:in|through|into)\b|^add\b|\bstir in\b/i.test(
 				text.slice(action.lead.length).trim()
 			);
-		const isPronoun = pronoun.test(
-			said
-				.replace(/\b(?:until|till|so that|as|when|once|while)\b[^,;.]*/gi, ' ')
-				.replace(/\bmixture\b/i, made.length > 0 ? '' : 'mixture')
-		);
+		// “Put in a bowl with the sugar”: what is in hand.
+		const isBare =
+			/^(?:put|place|tip|transfer|scrape|pour|return|spoon|turn|press|roll|pile)\s+(?:in|into|to|onto|on|out)\b/i.test(
+				text.slice(action.lead.length).trim()
+			);
+		const isPronoun =
+			isBare ||
+			pronoun.test(
+				said
+					.replace(/\b(?:until|till|so that|as|when|once|while)\b[^,;.]*/gi, ' ')
+					.replace(/\bmixture\b/i, made.length > 0 ? '' : 'mixture')
+			);
 		const isPrep = action.kind === 'prep' || action.kind === 'mix' || action.kind === 'soak';
 		const isForNamed =
 			/\b(?:for|to make) (?:the|a|an) ([a-zà-ÿ -]+?)(?=,|\.|:|$|\bin\b|\bby\b|\bwhisk\b|\bmix\b)/i.exec(text);
@@ -270,6 +281,13 @@ export function orderOf(
 			if (!isFirstOfSentence && !isNewPrep) return here;
 			if (found.size > 0) {
 				// It goes on with what it names: with what is being worked on, if that is among it.
+				// “Add the beans to the curry”: that is where it goes.
+				const to = /\bto the ([a-zà-ÿ -]+?)(?=$|[,.;]|\s+(?:and|with|then)\b)/i.exec(said)?.[1];
+				const goal =
+					to === undefined
+						? undefined
+						: [...found].find((s) => wordsOf(to).some((w) => s.names.has(w) || s.items.has(w)));
+				if (goal && goal !== here && !found.has(here)) return goal;
 				if (found.has(here) || isIn || isPronoun || [...found].every((s) => s.isTool)) return here;
 				return isOwnVessel && items.length > 1 ? begin(action) : mainOf(found, items);
 			}

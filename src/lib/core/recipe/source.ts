@@ -1,6 +1,7 @@
 // What lies in a file: a recipe as JSON-LD, in a page's HTML, as Markdown or plain text, made into one shape: title, yield, lines of
 // ingredients, instructions, each under its head.
 import { parseDocument } from 'htmlparser2';
+import { isTag, isText } from 'domhandler';
 import { textContent } from 'domutils';
 import type { ChildNode, Element } from 'domhandler';
 import { looksLikeIngredient, plainLine, readIngredient } from './ingredient';
@@ -211,11 +212,12 @@ function fromHtml(html: string): Source | string {
 	};
 	const walk = (nodes: readonly ChildNode[], list: 'ul' | 'ol' | undefined): void => {
 		for (const node of nodes) {
-			if (node.type === 'text') {
+			if (isText(node)) {
 				text += node.data;
 				continue;
 			}
-			if (node.type !== 'tag' && node.type !== 'script' && node.type !== 'style') continue;
+			// Scripts and styles are tags too.
+			if (!isTag(node)) continue;
 			const element = node;
 			const { name, attribs } = element;
 			if (name === 'script' && /ld\+json/i.test(attribs.type ?? '')) scripts.push(textContent(element));
@@ -256,16 +258,23 @@ function fromHtml(html: string): Source | string {
 	return fromBlocks(blocks) ?? noRecipe;
 }
 
-const isHidden = ({ attribs }: Element) =>
-	advert.test(attribs.class ?? '') ||
-	advert.test(attribs.id ?? '') ||
-	attribs.hidden !== undefined ||
-	attribs['aria-hidden'] === 'true';
+/** Nobody advertises at such length, characters. */
+const longAdvert = 2500;
+
+const isHidden = (element: Element) => {
+	const { attribs } = element;
+	const isNamed = advert.test(attribs.class ?? '') || advert.test(attribs.id ?? '');
+	return (
+		(isNamed && textContent(element).length < longAdvert) ||
+		attribs.hidden !== undefined ||
+		attribs['aria-hidden'] === 'true'
+	);
+};
 
 /** Bold words that are all that their paragraph says are its head. */
 function isAlone(element: Element): boolean {
 	const parent = element.parent;
-	return parent?.type === 'tag' && textContent(parent).trim() === textContent(element).trim();
+	return parent !== null && isTag(parent) && textContent(parent).trim() === textContent(element).trim();
 }
 
 const number = /^\s*(?:step\s*\d+\s*[.:)–—-]?|\(?\d{1,2}[.)]|\d{1,2}\s*[–—-]\s|[①②③④⑤⑥⑦⑧⑨])\s+(?=\S)/i;
@@ -350,14 +359,13 @@ function headOf(text: string): string | undefined {
 	if (forIngredients.test(t) || forMethod.test(t) || forNotes.test(t)) return t.replace(/:$/, '');
 	if (/^(?:for|to make) (?:the |a |an )?[a-zà-ÿ' -]+:?$/i.test(t) && !/\b\d/.test(t) && t.split(' ').length <= 8)
 		return t.replace(/:$/, '');
-	if (/:$/.test(t) && !/[.!?,]/.test(t) && t.split(' ').length <= 7) return t.replace(/:$/, '');
+	if (t.endsWith(':') && !/[.!?,]/.test(t) && t.split(' ').length <= 7) return t.replace(/:$/, '');
 	const isLoud = t === t.toUpperCase() && /[A-Z]{3}/.test(t) && !/\d/.test(t) && t.split(' ').length <= 6;
 	return isLoud ? t.toLowerCase().replace(/^./, (c) => c.toUpperCase()) : undefined;
 }
 
 /** Title, lists and steps of a page or a text; `undefined` where there is nothing to do. */
 function fromBlocks(all: readonly Block[]): Source | undefined {
-	let title = '';
 	let serves: Source['serves'] = null;
 	let mode: 'head' | 'ingredients' | 'method' | 'notes' = 'head';
 	let section: string | null = null;
@@ -374,11 +382,23 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 	});
 	// The first main head is the title; of a text its first line.
 	const firstList = all.findIndex((b) => b.kind === 'head' && isListHead(b.text));
-	const heads = all.filter((b, i) => b.kind === 'head' && b.rank === 1 && (firstList < 0 || i < firstList));
+	const heads = all.filter(
+		(b, i) => b.kind === 'head' && b.rank === 1 && !isListHead(b.text) && (firstList < 0 || i < firstList)
+	);
 	const main = heads.at(-1) ?? all.find((b) => b.kind === 'head' && b.rank <= 3 && !isListHead(b.text));
-	const titled = main ?? all.find((b) => b.kind === 'text' && b.text.length < 100);
-	if (titled) title = titled.text.replace(/^#+\s*/, '').replace(/[:.]$/, '');
-	else title = /^[^.!?]{3,90}/.exec(all[0]?.text ?? '')?.[0] ?? '';
+	const titled =
+		main ??
+		all.find(
+			(b, i) =>
+				b.kind === 'text' && b.text.length < 100 && (firstList < 0 || i < firstList) && looksLikeIngredient(b.text) < 3
+		);
+	const title =
+		titled?.text
+			.replace(/^#+\s*/, '')
+			.replace(/[:.]$/, '')
+			.replace(/\s*(?:[.,–—-]|\()\s*(?:for|serves|makes)\s+\S+.*$/i, '') ??
+		/^[^.!?]{3,90}/.exec(all.find((b) => !isListHead(b.text) && firstList !== 0)?.text ?? '')?.[0] ??
+		'';
 	for (const block of all) {
 		if (block === titled) {
 			serves ??= servesOf(block.text);
@@ -479,6 +499,7 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 		instructions.push({ text: unnumbered(text), section });
 	}
 	if (!instructions.some((l) => isInstruction(l.text))) return undefined;
+	for (const { text } of instructions) serves ??= servesOf(text);
 	return { title, serves, ingredients, instructions };
 }
 
@@ -508,8 +529,11 @@ const isListHead = (text: string) => forIngredients.test(text) || forMethod.test
 function split(text: string, section: string | null): readonly Line[] {
 	const many = text.split(/\s*;\s*/).filter((t) => t !== '');
 	if (many.length > 2 && many.every((t) => t.length < 80)) return many.map((t) => ({ text: t, section }));
-	const amounts = text.split(/,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s))/);
-	if (amounts.length > 2 && amounts.every((t) => looksLikeIngredient(t) > 0))
+	const amounts = text.split(/,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s))|\s+and\s+(?=(?:\d|[½¼¾⅓⅔])\S*\s+[a-z])/);
+	if (
+		(amounts.length > 2 || (amounts.length === 2 && /\band \d/.test(text))) &&
+		amounts.every((t) => looksLikeIngredient(t) > 0)
+	)
 		return amounts.map((t) => ({ text: t, section }));
 	return readIngredient(text, section).length > 0 ? [{ text, section }] : [];
 }

@@ -22,7 +22,7 @@ export type Kind =
 export type Station = 'board' | 'burner' | 'oven' | 'grill' | 'fryer' | 'water bath' | 'steamer' | 'cold' | 'none';
 export type Hands = 'whole' | 'touches' | 'none';
 
-export interface Verb {
+interface Verb {
 	readonly kind: Kind | 'cook' | 'put' | 'let' | 'skip';
 	/** Also a noun or an adjective: a verb only with an object after it, or first in its sentence. */
 	readonly isNoun?: boolean;

@@ -79,7 +79,7 @@ export type CookedPart = z.infer<typeof partSchema>;
 
 /** What somebody said of an evening or of a part of it; what is said later holds. */
 const common = { id, at: instant, by: z.string().max(80) };
-export const scale = { least: -2, most: 2 } as const;
+const scale = { least: -2, most: 2 } as const;
 const judged = z.int().min(scale.least).max(scale.most);
 const saidSchema = z.discriminatedUnion('kind', [
 	z.object({

@@ -14,9 +14,6 @@ export interface Calibration {
 	readonly most: number;
 }
 
-/** What was asked of the bands: the 10th to the 90th hundredth. */
-export const promised = 0.8;
-
 const counts = (step: CookedStep) => tookOf(step) !== undefined && step.disturbed !== true && step.byClock !== true;
 
 /** Of all times that were given, by kind; kinds without any are left out. */

@@ -104,6 +104,16 @@
 						download(name, content);
 					}}><Download size={16} /> Save it as a file</button
 				>
+				{#if chosen.recipe}
+					{@const { text: source } = chosen.recipe}
+					<button
+						type="button"
+						onclick={() => {
+							app.pasting.take(source);
+							void goto('/menu/paste');
+						}}>Read its recipe again</button
+					>
+				{/if}
 				<button type="button" onclick={copy}
 					><Copy size={16} /> {mine.has(chosen.id) ? 'Copy it' : 'Copy it and make it mine'}</button
 				>

@@ -10,7 +10,7 @@ const pictureSchema = z.object({
 	data: z.string().regex(/^data:image\/[a-z+]+;base64,/, 'must be an image as a data URL')
 });
 
-export const recordFileSchema = z.object({
+const recordFileSchema = z.object({
 	format: z.literal('juntos-record'),
 	version: z.literal(1),
 	evenings: z.array(eveningSchema),
