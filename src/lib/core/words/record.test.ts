@@ -76,9 +76,14 @@ test('the evidence is told, and that there is not enough of it', () => {
 });
 
 test('what it changes', () => {
-	expect(wordLessonEffect({ steps: 0, seconds: 0 })).toBe('In the open meal nothing changes.');
-	expect(wordLessonEffect({ steps: 14, seconds: -570 })).toBe('In the open meal 14 steps take 9½ min less in all.');
-	expect(wordLessonEffect({ steps: 1, seconds: 40 })).toBe('In the open meal one step takes 40 s longer.');
+	const pace = lesson({});
+	expect(wordLessonEffect({ steps: 0, seconds: 0 }, pace)).toBe('In the open meal nothing changes.');
+	expect(wordLessonEffect({ steps: 14, seconds: -570 }, pace)).toBe(
+		'In the open meal 14 steps take 9½ min less in all.'
+	);
+	const oven = lesson({ about: 'oven', value: 12, now: 0 });
+	expect(wordLessonEffect({ steps: 0, seconds: 0 }, oven)).toBe('Times stay: its knob is set 12 K lower.');
+	expect(wordLessonEffect({ steps: 1, seconds: 40 }, pace)).toBe('In the open meal one step takes 40 s longer.');
 });
 
 test('how an evening ended', () => {

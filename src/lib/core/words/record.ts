@@ -132,7 +132,11 @@ export function wordCalibration({ kind, count, inside, below, above }: Calibrati
 }
 
 /** What something that was learnt changes in the open meal. */
-export function wordLessonEffect({ steps, seconds }: LessonEffect): string {
+export function wordLessonEffect({ steps, seconds }: LessonEffect, { about, value, now }: Lesson): string {
+	if (about === 'oven' && steps === 0) {
+		const by = Math.round(value - now);
+		return `Times stay: its knob is set ${Math.abs(by)} K ${by > 0 ? 'lower' : 'higher'}.`;
+	}
 	if (steps === 0) return 'In the open meal nothing changes.';
 	const what = steps === 1 ? 'one step takes' : `${steps} steps take`;
 	const all = steps === 1 ? '' : ' in all';

@@ -45,9 +45,9 @@
 			? effectsOf(app.meal, kitchen, app.techniques, app.planning.plan, proposed)
 			: undefined
 	);
-	const effectOf = (id: string) => {
-		const found = effects?.get(id);
-		return found && wordLessonEffect(found);
+	const effectOf = (lesson: Lesson) => {
+		const found = effects?.get(lesson.id);
+		return found && wordLessonEffect(found, lesson);
 	};
 
 	function accept(list: readonly Lesson[]): void {
@@ -138,7 +138,7 @@
 		<LessonList
 			items={proposed.map((l) => ({
 				...item(l),
-				effect: effectOf(l.id),
+				effect: effectOf(l),
 				onaccept: () => {
 					accept([l]);
 				},
