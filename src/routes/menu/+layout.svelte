@@ -10,6 +10,7 @@
 	import { getApp } from '$lib/state/app.svelte';
 	import { inKitchen, shown, withMealArchived, withMealBack, withMealCopy, withNewMeal } from '$lib/state/table';
 	import KeptBar from '$lib/ui/KeptBar.svelte';
+	import PageTabs from '$lib/ui/PageTabs.svelte';
 	import Stepper from '$lib/ui/Stepper.svelte';
 	import TimeField from '$lib/ui/TimeField.svelte';
 
@@ -136,11 +137,7 @@
 		</select>
 	</span>
 </div>
-<nav class="pages" aria-label="Pages of the menu">
-	{#each pages as { path, name } (path)}
-		<a href={path} aria-current={page.url.pathname === path ? 'page' : undefined}>{name}</a>
-	{/each}
-</nav>
+<PageTabs label="Pages of the menu" {pages} path={page.url.pathname} />
 {@render children()}
 
 <style>
@@ -156,26 +153,5 @@
 		gap: var(--space-2);
 		margin: 0;
 		font-size: var(--text-s);
-	}
-	.pages {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0 var(--space-4);
-		margin: var(--space-3) 0;
-		border-bottom: 1.5px solid var(--rim);
-	}
-	.pages a {
-		display: grid;
-		align-content: center;
-		min-height: var(--touch);
-		margin-bottom: -1.5px;
-		border-bottom: 3px solid transparent;
-		color: var(--ink-soft);
-		text-decoration: none;
-	}
-	.pages [aria-current] {
-		border-color: var(--copper-fill);
-		color: var(--ink);
-		font-weight: 700;
 	}
 </style>

@@ -8,6 +8,7 @@
 	import { getApp } from '$lib/state/app.svelte';
 	import { download } from '$lib/ui/download';
 	import FileButton from '$lib/ui/FileButton.svelte';
+	import PageTabs from '$lib/ui/PageTabs.svelte';
 
 	interface Props {
 		children: Snippet;
@@ -42,11 +43,7 @@
 </script>
 
 <h1 class="out-of-sight">Record</h1>
-<nav class="pages" aria-label="Pages of the record">
-	{#each pages as { path, name } (path)}
-		<a href={path} aria-current={page.url.pathname === path ? 'page' : undefined}>{name}</a>
-	{/each}
-</nav>
+<PageTabs label="Pages of the record" {pages} path={page.url.pathname} />
 {#if record.isRead && kept.length === 0}
 	<section class="empty">
 		<h2>Nothing was cooked yet</h2>
@@ -84,27 +81,6 @@
 {/if}
 
 <style>
-	.pages {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0 var(--space-4);
-		margin-bottom: var(--space-3);
-		border-bottom: 1.5px solid var(--rim);
-	}
-	.pages a {
-		display: grid;
-		align-content: center;
-		min-height: var(--touch);
-		margin-bottom: -1.5px;
-		border-bottom: 3px solid transparent;
-		color: var(--ink-soft);
-		text-decoration: none;
-	}
-	.pages [aria-current] {
-		border-color: var(--copper-fill);
-		color: var(--ink);
-		font-weight: 700;
-	}
 	.empty {
 		display: grid;
 		justify-items: start;

@@ -127,7 +127,6 @@ function cookedSteps(
 	const skipped = new Set(events.flatMap((e) => (e.kind === 'skipped' ? [e.cue] : [])));
 	const failed = new Set(events.flatMap((e) => (e.kind === 'failed' ? [e.part] : [])));
 	const out = new Set(events.flatMap((e) => (e.kind === 'out' ? [e.what] : [])));
-	const seen = seenDone(run, events, plan);
 	const first = new Map(run.plan.steps.map((s) => [s.id, s]));
 	const taps = tapsByCook(plan, done);
 	const found = new Map<string, Pick<CookedStep, 'began' | 'ended' | 'how'>>();
@@ -201,7 +200,7 @@ function cookedSteps(
 			ended,
 			how
 		});
-		const told = seen.get(step.id);
+		const told = began === undefined ? undefined : seenDone(step.id, began, run, events, plans);
 		if (told !== undefined) return over('seen', told);
 		const tap = end && done.get(end.id);
 		if (tap !== undefined) return over(facts.looks.has(step.id) ? 'seen' : 'said', tap);
@@ -215,14 +214,33 @@ function cookedSteps(
 	}
 }
 
-/** Steps of which somebody has seen that they are done before their time: a look, a probe. */
-function seenDone(run: Run, events: readonly RunEvent[], plan: Plan): ReadonlyMap<string, number> {
-	const lengths = new Map(plan.steps.map((s) => [s.id, s]));
-	return new Map(
-		events.flatMap((e): [string, number][] =>
-			e.kind === 'late' && e.seconds < 0 && lengths.has(e.step) ? [[e.step, planClock(run, e.at)]] : []
-		)
-	);
+/** Told to be over, and to be shorter, in one: so close to each other, seconds. */
+const asOne = 90;
+
+/**
+ * When somebody saw that a step was done before its time, by the clock: it was told to take as much less as was left of it. That
+ * it will be a minute shorter is no end.
+ *
+ * @param began the plan's clock, seconds
+ */
+function seenDone(
+	id: string,
+	began: number,
+	run: Run,
+	events: readonly RunEvent[],
+	plans: ReturnType<typeof plansOf>
+): number | undefined {
+	let [since, more] = [-Infinity, 0];
+	for (const e of events) {
+		if (e.kind !== 'late' || e.step !== id) continue;
+		const at = planClock(run, e.at);
+		const then = plans.findLast((p) => p.since <= at);
+		if (then && then.since !== since) [since, more] = [then.since, 0];
+		const step = then?.plan.steps.find((s) => s.id === id);
+		if (step && e.seconds < 0 && Math.abs(at - began - (step.to - step.from + more + e.seconds)) <= asOne) return at;
+		more += e.seconds;
+	}
+	return undefined;
 }
 
 /** When each cook told that work was over, and that something was seen to, in order. */

@@ -127,6 +127,9 @@ describe('an evening from its log', () => {
 		const step = eveningFrom(seen, around).steps.find((s) => s.id === long.id);
 		expect(step?.how).toBe('seen');
 		expect(step?.ended).toBeCloseTo(at, 0);
+		// That it takes a minute less than planned is no end of it.
+		const shorter = withEvent(run, { kind: 'late', step: long.id, seconds: -60 }, instantAt(run, at));
+		expect(eveningFrom(shorter, around).steps.find((s) => s.id === long.id)?.ended).toBeUndefined();
 	});
 
 	test('a thermometer in the oven is kept with what the knob was at', () => {
