@@ -69,18 +69,38 @@ export function actionsOf(lines: readonly Line[]): readonly Action[] {
 	let sentence = 0;
 	const actions: Action[] = [];
 	lines.forEach(({ text, section }, line) => {
-		for (const s of sentencesOf(text)) {
+		let head = section;
+		/** What was said before it of what comes now: “Meanwhile, make the dumplings.” */
+		let said = '';
+		const sentences = sentencesOf(text);
+		sentences.forEach((s, k) => {
+			// “ROAST THE SQUASH.” heads what comes after it.
+			if (k < sentences.length - 1 && isHead(s)) {
+				head = s.replace(/[.:!]+$/, '').toLowerCase();
+				return;
+			}
 			sentence++;
+			const before = actions.length;
 			for (const clause of clausesOf(s)) {
-				const action = actionOf(clause, going, { section, line, sentence });
+				const found = actionOf(clause, going, { section: head, line, sentence });
+				const action = found && said !== '' ? { ...found, lead: `${said} ${found.lead}` } : found;
+				if (action) said = '';
 				const last = actions.at(-1);
 				if (action) actions.push(action);
 				else if (last && aside.test(clause.text)) actions[actions.length - 1] = { ...last, isAside: true };
 			}
-		}
+			if (actions.length > before) return;
+			const made = /\b(?:make|prepare|start|begin) (?:with )?the ([a-z ]+?)(?=[.,:]|$)/i.exec(s)?.[1];
+			if (made !== undefined) said = `for the ${made},`;
+			if (newly.test(s)) said = `Meanwhile, ${said}`;
+		});
 	});
 	return actions;
 }
+
+const newly = /^\s*(?:meanwhile|in the meantime|while)\b/i;
+/** Words that stand over others: short and loud. */
+const isHead = (s: string) => /^[A-Z][A-Z' -]{3,50}[.:!]$/.test(s) && s.split(' ').length <= 6;
 
 const aside =
 	/\b(?:set (?:it |them |this |these |the [a-z ]+ )?(?:aside|to one side)|put (?:it |them |the [a-z ]+ )?(?:aside|to one side)|keep (?:it |them |the [a-z ]+ )?warm|remove (?:it |them |the [a-z ]+ )?(?:from the (?:pan|skillet|pot|wok|casserole)|to a|and set)|transfer (?:it |them |the [a-z ]+ )?to a (?:plate|bowl|dish|board)|(?:onto|to|on) a (?:warm |large |clean )?plate|lift out|scoop out|tip (?:it |them )?(?:out|onto a plate|into a bowl))\b/i;
@@ -138,7 +158,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
 			lead: firstLead,
 			verbs: group,
 			main: verb,
-			from: raw
+			from: sentence.slice(verb.at, from + raw.length)
 		});
 		held = undefined;
 	});

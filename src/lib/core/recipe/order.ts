@@ -63,7 +63,7 @@ const families: readonly (readonly [family: string, members: RegExp])[] = [
 	['shrimp', /\b(?:prawns?|shrimps?)\b/i],
 	['mushroom', /\b(?:porcini|chestnuts?|shiitake|oyster|button|portobello)\b/i],
 	['bean', /\b(?:beans|cannellini|borlotti|chickpeas)\b/i],
-	['egg', /\b(?:yolks?|whites?)\b/i],
+	['egg', /\begg (?:yolks?|whites?)\b/i],
 	['tortilla', /\btortillas?\b/i],
 	['bacon', /\b(?:pancetta|lardons?)\b/i],
 	['mince', /\b(?:minced|ground) (?:beef|pork|lamb|turkey|chicken)\b/i],
@@ -106,7 +106,7 @@ const aVessel =
 const samePan =
 	/\b(?:same|that|this)\s+(?:[a-z]+\s+)?(?:pan|pot|bowl|skillet|wok|saucepan|casserole|tin|dish|frying pan)\b|\bto the (?:[a-z]+\s)?(?:pan|pot|skillet|wok)\b|\b(?:back (?:in|into|to) the (?:pan|pot))\b|\breturn\b[^.]*\b(?:pan|pot)\b/i;
 const pronoun =
-	/\b(?:it|them|everything|all of it|the lot|mixture)\b|\bthe (?:flesh|pulp|liquid|pieces|slices|strips|rounds|wedges|juices)\b|\b(?:both|these|this)(?=\s*(?:[,.;]|$|\b(?:in|into|to|with|and|on|over|for|until|aside)\b))/i;
+	/\b(?:it|them|everything|all of it|the lot|mixture)\b|\b(?:into|in|over) each\b(?! side)|\bthe (?:flesh|pulp|liquid|pieces|slices|strips|rounds|wedges|juices)\b|\b(?:both|these|this)(?=\s*(?:[,.;]|$|\b(?:in|into|to|with|and|on|over|for|until|aside)\b))/i;
 const boilingWater =
 	/\b(?:large|big|deep|medium|small)?\s*(?:pan|pot|saucepan) of (?:well[- ])?(?:salted |lightly salted |generously salted |cold |boiling |simmering )*water\b/i;
 const joinsAll = /\b(?:serve|to serve|plate|assemble|divide|everything|enjoy)\b/i;
@@ -197,7 +197,7 @@ export function orderOf(
 			newStart.test(action.lead) || /^\s*(?:meanwhile|while|whilst|in the meantime|separately)\b/i.test(text);
 		// “into the batter”, “of batter”: something that was mixed and is not what is in hand.
 		const target =
-			/\b(?:(?:into|to|with|onto|over|under|through) the (?:remaining |rest of the )?(?:[a-z]+ )?|of (?:the )?)(batter|dough|mixture|mix|filling|pastry|paste|crumbs|marinade|dressing|sauce|glaze|syrup|custard)\b/i.exec(
+			/\b(?:(?:into|to|with|onto|on|over|under|through) the (?:remaining |rest of the )?(?:[a-z]+ )?|of (?:the )?)(batter|dough|mixture|mix|filling|pastry|paste|crumbs|marinade|dressing|sauce|glaze|syrup|custard|stew|curry|soup|ragu|casserole|tagine|chilli)\b/i.exec(
 				said
 			)?.[1];
 		const inHand = current && head(current);
@@ -206,8 +206,11 @@ export function orderOf(
 			[...found].every((s) => s === inHand || !isMixed(actions[s.steps.at(-1) ?? 0]) || s.names.has('white'))
 		) {
 			const here = [...found][0] ?? inHand;
-			const other = open().findLast((s) => s !== here && !s.isTool && isMixed(actions[s.steps.at(-1) ?? 0]));
+			const other = open().findLast(
+				(s) => s !== here && !s.isTool && (isDish.test(target) || isMixed(actions[s.steps.at(-1) ?? 0]))
+			);
 			if (other) found.add(other);
+			else if (found.size === 0 && inHand) found.add(inHand);
 		}
 		// What goes on meanwhile is not what is being waited for.
 		if (isMeanwhile && current) found.delete(head(current));
@@ -223,7 +226,7 @@ export function orderOf(
 			/\b(?:add(?:ing)?|return|tip in|stir in|pour in|throw in)\b/i.test(said);
 		const isIn =
 			isAdded ||
-			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub)\s+(?:in|through|into)\b|^add\b|\bstir in\b/i.test(
+			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub)\s+(?:in|through|into)\b|^add\b|\b(?:stir|whisk|beat|fold|mix|rub) in\b|^(?:take|remove)\b[^,]*\b(?:off|from) the heat\b/i.test(
 				text.slice(action.lead.length).trim()
 			);
 		// “Put in a bowl with the sugar”: what is in hand.
@@ -240,8 +243,10 @@ export function orderOf(
 			);
 		const isPrep = action.kind === 'prep' || action.kind === 'mix' || action.kind === 'soak';
 		const isForNamed =
-			/\b(?:for|to make) (?:the|a|an) ([a-zà-ÿ -]+?)(?=,|\.|:|$|\bin\b|\bby\b|\bwhisk\b|\bmix\b)/i.exec(text);
-		const isForPart = isFirstOfSentence && /^(?:for|to make) (?:the|a|your)\b/i.test(action.lead);
+			/\b(?:for|to make) (?:the|a|an) ([a-zà-ÿ -]+?)(?=,|\.|:|$|\bin\b|\bby\b|\bwhisk\b|\bmix\b)/i.exec(
+				`${action.lead} ${text}`
+			);
+		const isForPart = isFirstOfSentence && /^(?:meanwhile,?\s*)?(?:for|to make) (?:the|a|your)\b/i.test(action.lead);
 		// What is made for itself takes its own of what is in another part too.
 		const isOwnPart = isNewSection && known.some((k) => k.section === action.section);
 		if (isForPart || isOwnPart)
@@ -371,6 +376,9 @@ function bornIn(text: string): readonly string[] {
 		)
 	].map((m) => (m[1] ?? '').toLowerCase());
 }
+
+/** What the whole is called. */
+const isDish = /^(?:stew|curry|soup|ragu|casserole|tagine|chilli)$/i;
 
 const isMixed = (action: Action | undefined) =>
 	action?.kind === 'mix' || action?.kind === 'rest' || action?.kind === 'chill' || action?.kind === 'simmer';

@@ -1,4 +1,4 @@
-// Reading recipes: eighteen of them in many styles against what a cook reads in them, numbers and lines by rows, and laws: whatever
+// Reading recipes: more than twenty of them in many styles against what a cook reads in them, numbers and lines by rows, and laws: whatever
 // is given is answered, in order, in no time.
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';

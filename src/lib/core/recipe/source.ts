@@ -136,6 +136,10 @@ function stepsOf(value: unknown, section: string | null): readonly Line[] {
 /** How many it is for: a number, a range, or nothing. */
 export function servesOf(text: string, isYield = false): Source['serves'] {
 	const n = `(${rangePattern})`;
+	// “1 loaf (10 slices)”.
+	const slices = /\b(\d+)\s+(?:slices|portions|servings|pieces|squares|wedges)\b/i.exec(text);
+	if (slices?.[1] !== undefined && /\b(?:1|one)\s+(?:large\s+|small\s+)?(?:loaf|cake|tart|tin|pie|tray)\b/i.test(text))
+		return Number(slices[1]);
 	const patterns = [
 		new RegExp(
 			String.raw`\b(?:serves?|serving|servings|portions?|yields?|makes?|feeds?|enough for|dinner for|supper for)\b\s*:?\s*(?:about|approx\.?|around|approximately|up to|between)?\s*${n}`,
@@ -157,6 +161,8 @@ const simple = (range: Range): number | Range => (range[0] === range[1] ? range[
 /** A piece of a page or of a text: a head of some rank, an item of a list, or a paragraph. */
 interface Block {
 	readonly kind: 'head' | 'item' | 'numbered' | 'text';
+	/** After an empty line. */
+	readonly gap?: boolean;
 	readonly text: string;
 	/** 1 is the title's. */
 	readonly rank: number;
@@ -210,6 +216,7 @@ function fromHtml(html: string): Source | string {
 		text = '';
 		if (plain !== '') blocks.push({ kind, text: plain, rank });
 	};
+	const whole = textContent(document.children).length;
 	const walk = (nodes: readonly ChildNode[], list: 'ul' | 'ol' | undefined): void => {
 		for (const node of nodes) {
 			if (isText(node)) {
@@ -221,7 +228,7 @@ function fromHtml(html: string): Source | string {
 			const element = node;
 			const { name, attribs } = element;
 			if (name === 'script' && /ld\+json/i.test(attribs.type ?? '')) scripts.push(textContent(element));
-			if (skipped.has(name) || isHidden(element)) continue;
+			if (skipped.has(name) || isHidden(element, whole)) continue;
 			if (/^h[1-6]$/.test(name)) {
 				flush();
 				text = textContent(element);
@@ -261,11 +268,15 @@ function fromHtml(html: string): Source | string {
 /** Nobody advertises at such length, characters. */
 const longAdvert = 2500;
 
-const isHidden = (element: Element) => {
-	const { attribs } = element;
+/** What bears the page, whatever it is called. */
+const bearing = new Set(['html', 'body', 'main', 'article']);
+
+/** @param whole characters of the page */
+const isHidden = (element: Element, whole: number) => {
+	const { attribs, name } = element;
 	const isNamed = advert.test(attribs.class ?? '') || advert.test(attribs.id ?? '');
 	return (
-		(isNamed && textContent(element).length < longAdvert) ||
+		(isNamed && !bearing.has(name) && textContent(element).length < Math.min(longAdvert, 0.4 * whole)) ||
 		attribs.hidden !== undefined ||
 		attribs['aria-hidden'] === 'true'
 	);
@@ -286,12 +297,16 @@ function blocksOfText(text: string): readonly Block[] {
 	const lines = text.split(/\r\n|\r|\n/);
 	const blocks: Block[] = [];
 	let isOpen = false;
+	let isGap = false;
 	lines.forEach((raw, i) => {
 		const line = raw.replace(/[\s\u00a0]+$/, '');
 		if (line.trim() === '' || /^\s*(?:[-=*_]\s*){3,}$/.test(line)) {
 			isOpen = false;
+			isGap = true;
 			return;
 		}
+		const gap = isGap;
+		isGap = false;
 		const under = lines[i + 1] ?? '';
 		const md = /^\s{0,3}(#{1,6})\s+(.*?)\s*#*$/.exec(line);
 		const plain = line
@@ -337,7 +352,7 @@ function blocksOfText(text: string): readonly Block[] {
 					(last.text.length > 60 && /[a-z,;]$/.test(last.text) && looksLikeIngredient(last.text) < 1) ||
 					(/^\s{2,}\S/.test(line) && last.kind !== 'text'));
 			if (goesOn) blocks[blocks.length - 1] = { ...last, text: `${last.text} ${plain.trim()}` };
-			else blocks.push({ kind: 'text', text: plain.trim(), rank: 0 });
+			else blocks.push({ kind: 'text', text: plain.trim(), rank: 0, gap });
 			isOpen = true;
 		}
 	});
@@ -399,7 +414,7 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 			.replace(/\s*(?:[.,–—-]|\()\s*(?:for|serves|makes)\s+\S+.*$/i, '') ??
 		/^[^.!?]{3,90}/.exec(all.find((b) => !isListHead(b.text) && firstList !== 0)?.text ?? '')?.[0] ??
 		'';
-	for (const block of all) {
+	for (const [k, block] of all.entries()) {
 		if (block === titled) {
 			serves ??= servesOf(block.text);
 			continue;
@@ -428,6 +443,17 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 		}
 		const { text } = block;
 		if (mode === 'notes') continue;
+		// A word by itself over the next lines of the list: “Dumplings”.
+		const isOver =
+			block.gap === true &&
+			ingredients.length > 1 &&
+			mode !== 'method' &&
+			/^[A-Z][a-zà-ÿ]+(?: [a-zà-ÿ]+){0,2}$/.test(text) &&
+			[1, 2].every((n) => looksLikeIngredient(all[k + n]?.text ?? '') >= 3);
+		if (isOver) {
+			section = text;
+			continue;
+		}
 		const inline = mode === 'method' ? undefined : inlineList(text);
 		if (inline) {
 			serves ??= servesOf(text);
@@ -456,7 +482,8 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 			else if (!hasMethodHead && instruction && ingredient < 2 && (block.kind === 'text' || text.length > 60))
 				mode = 'method';
 			if (mode === 'ingredients') {
-				if (text.length < 170 && !/[.!?]\s+\S/.test(text)) ingredients.push(...split(text, section));
+				if (text.length < 170 && !/[.!?]\s+\S/.test(text.replace(unitDot, '$1')))
+					ingredients.push(...split(text, section));
 				continue;
 			}
 			section = null;
@@ -524,6 +551,9 @@ function inlineList(text: string): { readonly section: string | null; readonly p
 }
 
 const isListHead = (text: string) => forIngredients.test(text) || forMethod.test(text) || forNotes.test(text);
+
+/** A full stop that only shortens a unit. */
+const unitDot = /\b(tbsp|tbsps|tsp|tsps|tbs|oz|lb|lbs|pkg|approx|pt|qt|g|kg|ml|no|c)\./gi;
 
 /** A line of a list; one that holds several, parted by semicolons or by commas with amounts, as each of them. */
 function split(text: string, section: string | null): readonly Line[] {

@@ -35,7 +35,7 @@ const strict = new Set(
 );
 
 const rows: Readonly<Record<Verb['kind'], string>> = {
-	prep: 'chop slice dice mince peel grate cut* trim* crush halve quarter* zest* juice* squeeze shred* core* deseed seed* stone* pit* score* pound flatten bash roll shape* form* wash rinse scrub pat-dry dry* grease line* flour* butter* oil* coat* dredge dip* bread* stuff fill spread* layer* brush* rub* skewer* thread tie wrap pierce prick cube* julienne devein debone butterfly shell* pick* tear snip shave* break* crack separate* measure* weigh knead press* divide portion* cut-out punch roll-out stretch fold-over crimp seal seed* fillet* salt* season-generously sift sieve* sprinkle-over pipe* truss spatchcock hull top-and-tail string* massage scoop* hollow carve* pack* mark* prepare shuck snap* crumble* scrape tenderise tenderize bruise*',
+	prep: 'chop split slice dice mince peel grate cut* trim* crush halve quarter* zest* juice* squeeze shred* core* deseed seed* stone* pit* score* pound flatten bash roll shape* form* wash rinse scrub pat-dry dry* grease line* flour* butter* oil* coat* dredge dip* bread* stuff fill spread* layer* brush* rub* skewer* thread tie wrap pierce prick cube* julienne devein debone butterfly shell* pick* tear snip shave* break* crack separate* measure* weigh knead press* divide portion* cut-out punch roll-out stretch fold-over crimp seal seed* fillet* salt* season-generously sift sieve* sprinkle-over pipe* truss spatchcock hull top-and-tail string* massage scoop* hollow carve* pack* mark* prepare shuck snap* crumble* scrape tenderise tenderize bruise*',
 	mix: 'mix* stir whisk* beat combine fold* toss blend* blitz whizz puree* purée mash* cream* whip process dissolve emulsify stir-together pulse liquidise liquidize work* incorporate loosen thin* moisten swirl* jumble muddle add* mix-together tip-in',
 	heat: 'heat* warm* preheat melt bring scald reheat temper* light* toast-spices come',
 	sear: 'sear* brown* colour* color* seal-in char* blacken blister',
@@ -115,7 +115,9 @@ function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 	let before = lower.slice(0, at).trimEnd();
 	for (let k = 0; k < 4 && adverb.test(before); k++) before = before.replace(adverb, '').trimEnd();
 	const after = lower.slice(end).trimStart();
-	const hasObject = verb.isFood === true ? definite.test(after) : object.test(after);
+	const isHow =
+		/^,\s*(?:covered|uncovered|without|stirring|turning|basting|whisking|shaking|tossing|undisturbed)\b/.test(after);
+	const hasObject = isHow || (verb.isFood === true ? definite : object).test(after);
 	// “until”, “when” and the like open a clause that tells how it looks, up to its comma.
 	const clause = before.slice(
 		Math.max(before.lastIndexOf(','), before.lastIndexOf(';'), before.lastIndexOf(':'), before.lastIndexOf('.')) + 1
