@@ -321,7 +321,7 @@ function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind | undef
 			if (/^keep\b[^.]*\b(?:warm|hot)\b/.test(own)) return undefined;
 			if (/\b(?:rest|stand|cool)\b/.test(own) && isTimed) return 'rest';
 			if (/^make\b/.test(own) && isTimed) return 'mix';
-			if (/^(?:turn|flip)\b/.test(own) && isTimed && going.last) return going.last.kind;
+			if (/^(?:turn|flip|give)\b/.test(own) && isTimed && going.last) return going.last.kind;
 			if (/^shake\b/.test(own) && /\bdressing|jar|together\b/.test(own)) return 'mix';
 			if (/^(?:cover|remove|take)\b/.test(own) && isTimed && !/\b(?:before|earlier|ahead)\b/.test(own)) {
 				if (cold.test(own)) return /\bout of|from\b/.test(own) ? 'rest' : 'chill';

@@ -226,7 +226,7 @@ export function orderOf(
 			/\b(?:add(?:ing)?|return|tip in|stir in|pour in|throw in)\b/i.test(said);
 		const isIn =
 			isAdded ||
-			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub)\s+(?:in|through|into)\b|^add\b|\b(?:stir|whisk|beat|fold|mix|rub) in\b|^(?:take|remove)\b[^,]*\b(?:off|from) the heat\b/i.test(
+			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub)\s+(?:in|through|into)\b|^add\b|\b(?:stir|whisk|beat|fold|mix|rub) in\b|^(?:slide|lower|drop|tip|crack|slip|lay|throw|nestle) in\b|^(?:take|remove)\b[^,]*\b(?:off|from) the heat\b/i.test(
 				text.slice(action.lead.length).trim()
 			);
 		// “Put in a bowl with the sugar”: what is in hand.
@@ -246,7 +246,9 @@ export function orderOf(
 			/\b(?:for|to make) (?:the|a|an) ([a-zà-ÿ -]+?)(?=,|\.|:|$|\bin\b|\bby\b|\bwhisk\b|\bmix\b)/i.exec(
 				`${action.lead} ${text}`
 			);
-		const isForPart = isFirstOfSentence && /^(?:meanwhile,?\s*)?(?:for|to make) (?:the|a|your)\b/i.test(action.lead);
+		const isAllOf = /\b(?:all )?the (?!remaining|rest|other|dry|wet)[a-z]+ ingredients\b/i.test(said);
+		const isForPart =
+			isAllOf || (isFirstOfSentence && /^(?:meanwhile,?\s*)?(?:for|to make) (?:the|a|your)\b/i.test(action.lead));
 		// What is made for itself takes its own of what is in another part too.
 		const isOwnPart = isNewSection && known.some((k) => k.section === action.section);
 		if (isForPart || isOwnPart)

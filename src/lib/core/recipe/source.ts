@@ -290,6 +290,13 @@ function isAlone(element: Element): boolean {
 
 const number = /^\s*(?:step\s*\d+\s*[.:)–—-]?|\(?\d{1,2}[.)]|\d{1,2}\s*[–—-]\s|[①②③④⑤⑥⑦⑧⑨])\s+(?=\S)/i;
 const stepWord = /^\s*step\s*(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten)\s*[.:)–—-]*\s*/i;
+/** “1 Preheat the oven”: a number without a stop, before something to do. */
+const bareNumber = {
+	test: (text: string) => {
+		const m = /^\s*\d{1,2}\s+([A-Z][a-z].*)$/.exec(text);
+		return m?.[1] !== undefined && m[1].split(' ').length > 3 && isInstruction(m[1]) && looksLikeIngredient(text) < 4;
+	}
+};
 const unnumbered = (text: string) => text.replace(stepWord, '').replace(number, '').trim();
 
 /** Lines of plain text or Markdown. */
@@ -331,8 +338,15 @@ function blocksOfText(text: string): readonly Block[] {
 			const rest = plain.replace(stepWord, '').trim();
 			if (rest !== '') blocks.push({ kind: 'numbered', text: rest, rank: 0 });
 			isOpen = rest !== '';
-		} else if (number.test(plain) && isInstruction(plain.replace(number, ''))) {
-			blocks.push({ kind: 'numbered', text: plain.replace(number, '').trim(), rank: 0 });
+		} else if (bareNumber.test(plain) || (number.test(plain) && isInstruction(plain.replace(number, '')))) {
+			blocks.push({
+				kind: 'numbered',
+				text: plain
+					.replace(number, '')
+					.replace(/^\s*\d{1,2}\s+/, '')
+					.trim(),
+				rank: 0
+			});
 			isOpen = true;
 		} else if (/^\s*(?:[-*•·▢□☐◦‣–—+]|\[\s?[xX]?\s?\])\s+/.test(plain)) {
 			blocks.push({ kind: 'item', text: plainLine(plain), rank: 0 });

@@ -77,7 +77,7 @@ for (const kind of Object.keys(rows) as Verb['kind'][]) {
 
 /** Words after which a word that may be a noun is a verb. */
 const object =
-	/^(?:(?:the|a|an|each|all|both|your|it|them|this|these|any|some|half|every|in|into|with|until|till|for|over|on|onto|to|together|well|gently|briefly|off|out|up|down|under|through|at|about|lightly|once|again|everything|hard|fast)\b|\d|[½¼¾]|[a-z]+ly\b|[a-z]+ing\b)/i;
+	/^(?:(?:the|a|an|each|all|both|your|it|them|this|these|any|some|half|every|in|into|with|until|till|for|over|on|onto|to|together|well|gently|briefly|off|out|up|down|under|through|at|about|lightly|once|again|everything|hard|fast|uncovered|covered|undisturbed|overnight|aside|there|somewhere)\b|\d|[½¼¾]|[a-z]+ly\b|[a-z]+ing\b)/i;
 /** Something definite. */
 const definite = /^(?:the|a|an|your|each|both|it|them|all|any)\b/i;
 const adverb =
@@ -158,7 +158,7 @@ function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 /** The kind of the verb that is let go on: “let it rest”, “leave to cool”. */
 export function letting(after: string): Kind | 'cook' | undefined {
 	const m =
-		/\b(rest|stand|cool|rise|prove|proof|soak|steep|infuse|simmer|cook|bubble|boil|marinate|chill|set|sit|relax|settle|firm|dry|ferment|brine|drain|reduce|melt|stew|bake|roast|fry|soften|thicken|come|freeze|double|sizzle|brown|warm|foam|absorb|overnight)\b/i.exec(
+		/\b(rest|stand|cool|rise|prove|proof|soak|steep|infuse|simmer|cook|bubble|boil|marinate|chill|set|sit|relax|settle|firm|dry|ferment|brine|drain|reduce|melt|stew|bake|roast|fry|soften|thicken|come|freeze|double|sizzle|brown|warm|foam|absorb|render|overnight)\b/i.exec(
 			after
 		);
 	const kinds: Readonly<Record<string, Kind | 'cook'>> = {
@@ -181,6 +181,7 @@ export function letting(after: string): Kind | 'cook' | undefined {
 		brown: 'sear',
 		fry: 'fry',
 		soften: 'fry',
+		render: 'fry',
 		melt: 'heat',
 		warm: 'rest',
 		bake: 'bake',
