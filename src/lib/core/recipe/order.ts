@@ -40,6 +40,13 @@ const everywhere = new Set('salt pepper water oil seasoning butter sugar'.split(
 /** Of these nothing is made. */
 const common = new Set('salt pepper water oil seasoning'.split(' '));
 
+/** To do these there has to be something already. */
+const strewing = new Set(
+	'sprinkle brush lay spread scatter dust season drizzle top crimp seal cover arrange glaze garnish dot stud finish'.split(
+		' '
+	)
+);
+
 /** Words by which a text may name an ingredient: its last word first. */
 const families: readonly (readonly [family: string, members: RegExp])[] = [
 	[
@@ -122,9 +129,12 @@ const productOf = (section: string | null): readonly string[] =>
 /** Steps (places in the list) that each one waits for. */
 export function orderOf(
 	actions: readonly Action[],
-	ingredients: readonly ReadIngredient[]
+	ingredients: readonly ReadIngredient[],
+	title = ''
 ): readonly (readonly number[])[] {
 	const known = ingredients.map((i) => ({ words: namesOf(i), also: alsoCalled(i), section: i.section }));
+	// Words of the title that are no ingredient.
+	const dish = wordsOf(title).filter((w) => w.length > 4 && !plain.has(w) && !known.some((k) => k.words.includes(w)));
 	const after: number[][] = [];
 	const strands: Strand[] = [];
 	let current: Strand | undefined;
@@ -212,6 +222,14 @@ export function orderOf(
 			if (other) found.add(other);
 			else if (found.size === 0 && inHand) found.add(inHand);
 		}
+		// The dish is called by its name: “add the sage and the gnocchi”.
+		if (found.size === 0 && dish.some((w) => words.has(w))) {
+			const here = current && head(current);
+			const biggest = open()
+				.filter((s) => s !== here && !s.isTool)
+				.reduce<Strand | undefined>((a, s) => (a && a.steps.length >= s.steps.length ? a : s), undefined);
+			if (biggest && biggest.steps.length > 2) found.add(biggest);
+		}
 		// What goes on meanwhile is not what is being waited for.
 		if (isMeanwhile && current) found.delete(head(current));
 		const isOther = otherVessel.test(said);
@@ -282,9 +300,16 @@ export function orderOf(
 			}
 			if (!current) return begin(action);
 			const here = head(current);
-			if (isAside && fresh && !isPronoun && isFirstOfSentence) return begin(action);
+			if (isAside && fresh && !isPronoun && !isIn && isFirstOfSentence) return begin(action);
 			const isOver = /\b(?:over|onto|on top|into)\b/i.test(said);
-			const isNewPrep = action.kind === 'prep' && fresh && items.length > 0 && !isIn && !isPronoun && !isOver;
+			const isNewPrep =
+				action.kind === 'prep' &&
+				!strewing.has(action.verb.split(' ')[0] ?? '') &&
+				fresh &&
+				items.length > 0 &&
+				!isIn &&
+				!isPronoun &&
+				!isOver;
 			if (!isFirstOfSentence && !isNewPrep) return here;
 			if (found.size > 0) {
 				// It goes on with what it names: with what is being worked on, if that is among it.
@@ -299,7 +324,11 @@ export function orderOf(
 				return isOwnVessel && items.length > 1 ? begin(action) : mainOf(found, items);
 			}
 			if (action.kind === 'heat' && (isOwnVessel || isPan(text))) return begin(action);
-			if (isIn || isPronoun) return here;
+			// What is strewn, brushed, laid over something is over what is in hand.
+			const isStrewn =
+				strewing.has(action.verb.split(' ')[0] ?? '') ||
+				/\b(?:grate|crumble|tear|squeeze|pour|snip|grind) over\b/i.test(said);
+			if (isIn || isPronoun || (isStrewn && !isOwnVessel && toolsIn(action).length === 0)) return here;
 			if (!isSomething) {
 				// Of nothing in particular: a tin is greased, a pan of water put on, or it goes on.
 				return toolsIn(action).length > 0 || boilingWater.test(said) ? begin(action) : here;

@@ -43,7 +43,7 @@ export function readRecipe(text: string): RecipeRead {
 	const ingredients = listed.length > 0 ? listed : fromInstructions(source);
 	if (ingredients.length === 0 && actions.length < 3)
 		return { ok: false, why: 'No recipe was found: nothing in it to cook.' };
-	const before = orderOf(actions, ingredients);
+	const before = orderOf(actions, ingredients, source.title);
 	const steps = actions.map((a, i): ReadStep => {
 		const { text: words, kind, station, heat, celsius, fan, seconds, hands, sign } = a;
 		return {

@@ -558,9 +558,10 @@ function inlineList(text: string): { readonly section: string | null; readonly p
 		)
 		.map((p) => p.replace(/^and\s+/i, '').trim())
 		.filter((p) => p !== '');
-	if (parts.length < 3 || parts.filter((p) => looksLikeIngredient(p) >= 1).length < 0.6 * parts.length)
-		return undefined;
 	const head = (m?.[1] ?? '').trim();
+	const isPart = /^(?:for|to make) the\b/i.test(head) && looksLikeIngredient(parts[0] ?? '') >= 3;
+	if ((parts.length < 3 && !isPart) || parts.filter((p) => looksLikeIngredient(p) >= 1).length < 0.6 * parts.length)
+		return undefined;
 	return { section: /^(?:you|ingredients)/i.test(head) ? null : head, parts };
 }
 
