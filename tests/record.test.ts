@@ -120,7 +120,7 @@ test('a record goes out as a file and comes in elsewhere, twice without harm; a 
 
 test('from g and r, without a mouse, on a phone, in the dark: nothing is cut off', async ({ page }) => {
 	await withExamples(page);
-	await page.goto('/plan');
+	await open(page, '/plan');
 	await page.keyboard.press('g');
 	await page.keyboard.press('r');
 	await expect(page).toHaveURL(/\/record$/);
