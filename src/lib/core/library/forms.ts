@@ -374,9 +374,7 @@ export function early(
 	};
 }
 
-export const rawMeat = 'Raw meat: its own board, wash hands after.';
-export const rawPoultry = 'Raw poultry: its own board, wash hands and cloths after.';
-export const hotOil = 'Hot oil: dry food, lower it away from you; never water on burning fat: lid on, heat off.';
+export { hotOil, rawMeat, rawPoultry } from '../safety/cautions';
 export const steamBurns = 'Steam burns: lift the lid away from you.';
 export const softEggs = 'Soft eggs are not for pregnant, very young, old or ill guests; local rules decide.';
 export const outOfCold = 'Not longer than an hour out of the cold.';

@@ -251,7 +251,7 @@ export const techniqueSchema = z.object({
 	/** A line on when to choose it. */
 	about: z.string().max(240).optional(),
 	parameters: z.array(parameterSchema),
-	ingredients: z.array(ingredientSchema).max(30).optional(),
+	ingredients: z.array(ingredientSchema).max(60).optional(),
 	steps: z.array(stepSchema).min(1).max(40),
 	/** Vessels that stay with the part from the start of one step to the end of another. */
 	vessels: z.array(z.object({ kind: z.enum(vesselKinds), from: idSchema, to: idSchema })),

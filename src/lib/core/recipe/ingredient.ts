@@ -92,8 +92,8 @@ function unitOf(word: string): string | undefined {
 	return word === 'T' ? 'tbsp' : word === 't' ? 'tsp' : undefined;
 }
 
-/** ml of what holds, g of what weighs. */
-const millilitres: Readonly<Record<string, number>> = {
+/** ml of what holds, by its unit. */
+export const millilitres: Readonly<Record<string, number>> = {
 	ml: 1,
 	cl: 10,
 	dl: 100,
@@ -135,14 +135,20 @@ const densities: readonly (readonly [RegExp, number])[] = [
 /** What one weighs, g (est.). */
 const pieces: readonly (readonly [RegExp, number])[] = [
 	[/\bgarlic\b/, 5],
+	[/\b(?:spring|green|salad) onions?\b|\bscallions?\b/, 15],
 	[/\b(?:red |white |yellow |brown )?onions?\b/, 150],
 	[/\bshallots?\b/, 30],
+	[/\bquails?['’]? eggs?\b/, 10],
 	[/\beggs?\b(?! ?yolk| ?white)/, 50],
+	[/\b(?:new|baby|salad) potato(?:es)?\b/, 40],
 	[/\bpotato(?:es)?\b/, 180],
 	[/\bcarrots?\b/, 80],
+	[/\b(?:cherry|baby|grape) tomato(?:es)?\b/, 15],
+	[/\b(?:sun-?dried|dried) tomato(?:es)?\b/, 8],
 	[/\btomato(?:es)?\b/, 110],
 	[/\bchicken breasts?\b/, 180],
 	[/\bchicken thighs?\b/, 130],
+	[/\b(?:chill?i|chile|hot|jalape[nñ]o) peppers?\b|\bpeppercorns?\b/, 0],
 	[/\b(?:bell )?peppers?\b/, 160],
 	[/\bcourgettes?|zucchini\b/, 200],
 	[/\baubergines?|eggplants?\b/, 300],
@@ -170,7 +176,7 @@ function weigh(amount: Range | null, unit: string | null, name: string, sized: n
 	}
 	if (unit !== 'piece' && unit !== 'clove') return null;
 	const each = pieces.find(([word]) => word.test(plain))?.[1];
-	if (each === undefined || (unit === 'clove') !== /\bgarlic\b/.test(plain)) return null;
+	if (each === undefined || each === 0 || (unit === 'clove') !== /\bgarlic\b/.test(plain)) return null;
 	return Math.round(middle * each);
 }
 
@@ -212,15 +218,15 @@ export function readIngredient(source: string, section: string | null): readonly
 	const line = plainLine(source);
 	if (line === '' || !/[a-zà-ÿ]/i.test(line)) return [];
 	const toTaste = /\b(?:to taste|to season|as needed|for seasoning)\b/i.test(line);
-	const isAsides = (text: string) => text.trim();
 	let rest = line.replace(/[“”"]/g, '');
 	// What stands in brackets: another size, what is done to it, that it may be left out.
-	const brackets = [...rest.matchAll(/[([]([^()[\]]*)[)\]]/g)].map((m) => isAsides(m[1] ?? ''));
+	const brackets = [...rest.matchAll(/[([]([^()[\]]*)[)\]]/g)].map((m) => (m[1] ?? '').trim());
 	rest = rest
 		.replace(/\s*[([][^()[\]]*[)\]]\s*/g, ' ')
 		.replace(spaces, ' ')
 		.trim();
-	const { amount, unit, sized, after } = amountOf(rest, brackets);
+	const { amount, unit, sized: beside, after } = amountOf(rest, brackets);
+	const sized = beside ?? (unit === 'piece' ? sizeBehind(rest, amount) : undefined);
 	let { left, preparation } = nameOf(after);
 	const extra = brackets.filter(
 		(b) => b !== '' && !/^(?:about|approx|around|ca\.?|~)?\s*[\d½¼¾]/i.test(b) && !/^(?:optional)$/i.test(b)
@@ -382,6 +388,17 @@ function sizeIn(text: string | undefined): number | undefined {
 	const unit = unitOf((m[2] ?? '').toLowerCase()) ?? '';
 	const by = gramsOf[unit] ?? millilitres[unit];
 	return by === undefined ? undefined : numberOf(m[1] ?? '') * by;
+}
+
+/** Grams that are told behind what is counted: “a chicken of about 1.5 kg”, “2 duck breasts, about 200 g each”. */
+function sizeBehind(text: string, amount: Range | null): number | undefined {
+	const m = new RegExp(
+		String.raw`(?:,|\bof|\bweighing)\s+(?:about|around|approximately|roughly)?\s*(${mass}(\s*each)?)`,
+		'i'
+	).exec(text);
+	const all = m ? sizeIn(m[1]) : undefined;
+	if (!m || all === undefined) return undefined;
+	return /each$/i.test(m[1] ?? '') ? (all * ((amount?.[0] ?? 1) + (amount?.[1] ?? 1))) / 2 : all;
 }
 
 function amountOf(text: string, brackets: readonly string[]): Measured {

@@ -1,5 +1,6 @@
 // What a step needs before it: strands of work that begin for themselves, and meet where one names what is in the other.
 import type { Action } from './actions';
+import { alsoCalled, namesOf, plain, singular, wordsOf } from './called';
 import type { ReadIngredient } from './ingredient';
 
 /** A strand of work: its steps so far, what is in it, what it is called. */
@@ -9,31 +10,11 @@ interface Strand {
 	readonly names: Set<string>;
 	/** It has gone into another one. */
 	into: Strand | undefined;
-	/** What it is in. */
-	vessel: string | undefined;
 	isHot: boolean;
 	/** A tin made ready: it holds nothing yet. */
 	isTool: boolean;
-	section: string | null;
 }
 
-const singular = (word: string) =>
-	word.length > 3 && /[^s]s$/.test(word)
-		? word
-				.replace(/ies$/, 'y')
-				.replace(/(?:oes)$/, 'o')
-				.replace(/(?<=ch|sh|x)es$/, '')
-				.replace(/leaves$/, 'leaf')
-				.replace(/s$/, '')
-		: word;
-export const wordsOf = (text: string): readonly string[] =>
-	(text.toLowerCase().match(/[a-zà-ÿ]+(?:['’-][a-zà-ÿ]+)*/g) ?? []).map(singular);
-
-const plain = new Set(
-	'the a an of and or with in on to for fresh large small medium ripe dry dried ground whole extra virgin olive vegetable sea black white red green yellow plain natural unsalted salted free range good quality cold hot warm boneless skinless thick thin baby new mixed cooked raw lean organic light dark double single full fat low sodium all purpose self raising strong sweet sour'.split(
-		' '
-	)
-);
 /** What every kitchen has: to name it joins nothing. */
 const everywhere = new Set('salt pepper water oil seasoning butter sugar'.split(' '));
 
@@ -46,59 +27,6 @@ const strewing = new Set(
 		' '
 	)
 );
-
-/** Words by which a text may name an ingredient: its last word first. */
-const families: readonly (readonly [family: string, members: RegExp])[] = [
-	[
-		'fish',
-		/\b(?:cod|haddock|salmon|trout|hake|halibut|sea bass|bass|bream|monkfish|pollock|tuna|mackerel|plaice|sole|turbot|snapper|tilapia|fillets?)\b/i
-	],
-	['meat', /\b(?:beef|pork|lamb|veal|mince|steaks?|venison|mutton|turkey|chuck|brisket|shoulder)\b/i],
-	[
-		'pasta',
-		/\b(?:spaghetti|linguine|penne|rigatoni|tagliatelle|fusilli|macaroni|orecchiette|farfalle|lasagne|bucatini|pappardelle|fettuccine|orzo|shells|conchiglie)\b/i
-	],
-	['noodle', /\b(?:noodles?|udon|ramen|vermicelli|soba)\b/i],
-	['cheese', /\b(?:cheddar|parmesan|gruy[eè]re|mozzarella|feta|pecorino|gouda|emmental|ricotta|mascarpone|goat)\b/i],
-	['herb', /\b(?:parsley|basil|coriander|cilantro|thyme|rosemary|mint|chives|dill|tarragon|sage|oregano)\b/i],
-	['nut', /\b(?:almonds?|walnuts?|hazelnuts?|pecans?|pistachios?|cashews?|peanuts?)\b/i],
-	['spice', /\b(?:cumin|paprika|cinnamon|turmeric|cardamom|cloves|nutmeg|allspice|coriander seeds?)\b/i],
-	['steak', /\b(?:ribeye|rib-eye|sirloin|rump|bavette|onglet|flank)\b/i],
-	['chicken', /\b(?:chicken|poussin)\b/i],
-	['bird', /\b(?:chicken|turkey|duck|goose|poussin|guinea fowl)\b/i],
-	['prawn', /\b(?:prawns?|shrimps?)\b/i],
-	['shrimp', /\b(?:prawns?|shrimps?)\b/i],
-	['mushroom', /\b(?:porcini|chestnuts?|shiitake|oyster|button|portobello)\b/i],
-	['bean', /\b(?:beans|cannellini|borlotti|chickpeas)\b/i],
-	['egg', /\begg (?:yolks?|whites?)\b/i],
-	['tortilla', /\btortillas?\b/i],
-	['bacon', /\b(?:pancetta|lardons?)\b/i],
-	['mince', /\b(?:minced|ground) (?:beef|pork|lamb|turkey|chicken)\b/i],
-	[
-		'vegetable',
-		/\b(?:onions?|carrots?|celery|leeks?|(?:bell|red|green|yellow) peppers?|courgettes?|zucchini|fennel|aubergines?|eggplants?|parsnips?|swede|turnips?|cabbage|broccoli|cauliflower|mangetout|beansprouts)\b/i
-	],
-	['veg', /\b(?:carrots?|broccoli|peppers?|mangetout|beansprouts|courgettes?|peas)\b/i],
-	['fruit', /\b(?:apples?|pears?|berries|plums?|peaches|apricots?|cherries)\b/i]
-];
-
-/** What it is called besides: its family, and what it is cut into. */
-function alsoCalled({ name, preparation }: Pick<ReadIngredient, 'name' | 'preparation'>): readonly string[] {
-	const cut = [
-		...(preparation ?? '').matchAll(
-			/\b(?:into|in)\s+(?:[a-z0-9-]+\s+){0,3}?(wedges|chips|strips|chunks|slices|rounds|florets|cubes|matchsticks|fillets|slivers|pieces)\b/gi
-		)
-	].map((m) => singular((m[1] ?? '').toLowerCase()));
-	return [
-		...families.flatMap(([family, members]) => (members.test(name) ? [family] : [])),
-		...cut.filter((w) => w !== 'piece')
-	];
-}
-
-function namesOf({ name }: Pick<ReadIngredient, 'name'>): readonly string[] {
-	const words = wordsOf(name).filter((w) => !plain.has(w) && w.length > 2);
-	return words.length > 0 ? words : wordsOf(name).slice(-1);
-}
 
 /** What a step makes: batters and sauces are named by what they are later. */
 const products =
@@ -116,6 +44,8 @@ const pronoun =
 	/\b(?:it|them|everything|all of it|the lot|mixture)\b|\b(?:into|in|over) each\b(?! side)|\bthe (?:flesh|pulp|liquid|pieces|slices|strips|rounds|wedges|juices)\b|\b(?:both|these|this)(?=\s*(?:[,.;]|$|\b(?:in|into|to|with|and|on|over|for|until|aside)\b))/i;
 const boilingWater =
 	/\b(?:large|big|deep|medium|small)?\s*(?:pan|pot|saucepan) of (?:well[- ])?(?:salted |lightly salted |generously salted |cold |boiling |simmering )*water\b/i;
+/** Whether a text begins in a vessel of its own, not in the one that is at hand. */
+export const isInOwnVessel = (text: string) => otherVessel.test(text) || aVessel.test(text) || boilingWater.test(text);
 const joinsAll = /\b(?:serve|to serve|plate|assemble|divide|everything|enjoy)\b/i;
 
 /** Sections that make something for themselves: “For the sauce”. */
@@ -143,16 +73,14 @@ export function orderOf(
 
 	const head = (s: Strand): Strand => (s.into ? head(s.into) : s);
 	const tail = (s: Strand): number | undefined => head(s).steps.at(-1);
-	const begin = (action: Action): Strand => {
+	const begin = (): Strand => {
 		const strand: Strand = {
 			steps: [],
 			items: new Set(),
 			names: new Set(),
 			into: undefined,
-			vessel: undefined,
 			isHot: false,
-			isTool: false,
-			section: action.section
+			isTool: false
 		};
 		strands.push(strand);
 		return strand;
@@ -288,19 +216,24 @@ export function orderOf(
 			if (action.kind === 'plate' && isLast(actions, i) && !isPartPlate(action)) {
 				// What is served is all that there is.
 				for (const s of open()) found.add(s);
-				return current ?? begin(action);
+				return current ?? begin();
 			}
-			if (isNewSection || isForPart) return begin(action);
+			if (isNewSection || isForPart) return begin();
 			if (isForPan && current) return current;
 			if (isSame && lastPan && (isAside || current?.isHot !== true)) return lastPan;
 			if (isSame && current) return current;
 			if (isMeanwhile || isOther) {
 				const [one] = [...found];
-				return (isMeanwhile && !isOwnVessel && found.size === 1 ? one : undefined) ?? begin(action);
+				return (isMeanwhile && !isOwnVessel && found.size === 1 ? one : undefined) ?? begin();
 			}
-			if (!current) return begin(action);
+			if (!current) return begin();
 			const here = head(current);
-			if (isAside && fresh && !isPronoun && !isIn && isFirstOfSentence) return begin(action);
+			// “Simmer for 1 hour.”: of nothing but what was set aside.
+			const isBareWork =
+				['simmer', 'boil', 'bake', 'roast', 'fry', 'sear', 'steam'].includes(action.kind) &&
+				!isSomething &&
+				!isOwnVessel;
+			if (isAside && fresh && !isPronoun && !isIn && !isBareWork && isFirstOfSentence) return begin();
 			const isOver = /\b(?:over|onto|on top|into)\b/i.test(said);
 			const isNewPrep =
 				action.kind === 'prep' &&
@@ -321,9 +254,9 @@ export function orderOf(
 						: [...found].find((s) => wordsOf(to).some((w) => s.names.has(w) || s.items.has(w)));
 				if (goal && goal !== here && !found.has(here)) return goal;
 				if (found.has(here) || isIn || isPronoun || [...found].every((s) => s.isTool)) return here;
-				return isOwnVessel && items.length > 1 ? begin(action) : mainOf(found, items);
+				return isOwnVessel && items.length > 1 ? begin() : mainOf(found, items);
 			}
-			if (action.kind === 'heat' && (isOwnVessel || isPan(text))) return begin(action);
+			if (action.kind === 'heat' && (isOwnVessel || isPan(text))) return begin();
 			// What is strewn, brushed, laid over something is over what is in hand.
 			const isStrewn =
 				strewing.has(action.verb.split(' ')[0] ?? '') ||
@@ -331,11 +264,11 @@ export function orderOf(
 			if (isIn || isPronoun || (isStrewn && !isOwnVessel && toolsIn(action).length === 0)) return here;
 			if (!isSomething) {
 				// Of nothing in particular: a tin is greased, a pan of water put on, or it goes on.
-				return toolsIn(action).length > 0 || boilingWater.test(said) ? begin(action) : here;
+				return toolsIn(action).length > 0 || boilingWater.test(said) ? begin() : here;
 			}
-			if (isOwnVessel || isPrep) return begin(action);
+			if (isOwnVessel || isPrep) return begin();
 			const isElsewhere = action.station !== 'board' && action.station !== 'none';
-			return isFirstOfLine && isElsewhere && !(here.isHot && action.station === 'burner') ? begin(action) : here;
+			return isFirstOfLine && isElsewhere && !(here.isHot && action.station === 'burner') ? begin() : here;
 		}
 
 		const before = new Set<number>();

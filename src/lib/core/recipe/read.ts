@@ -1,7 +1,9 @@
 // A recipe as it is written, read into ingredients, steps with what each needs, and the questions that are left open.
 import { actionsOf, type Action } from './actions';
+import { wordsOf } from './called';
 import { readIngredient, type ReadIngredient } from './ingredient';
-import { orderOf, wordsOf } from './order';
+import { orderOf } from './order';
+import { printSeconds } from '../units/print';
 import { rangePattern, type Range } from './numbers';
 import { readSource, type Source } from './source';
 
@@ -145,7 +147,11 @@ function doubtsOf(ingredients: readonly ReadIngredient[], actions: readonly Acti
 			'rest'
 		].includes(a.kind);
 		if (isLong && !a.isWritten && a.sign === null)
-			doubts.push({ about: id, question: `How long: “${a.text.slice(0, 60)}”?` });
+			doubts.push({
+				about: id,
+				question: `How long: “${a.text.slice(0, 60)}”?`,
+				...(a.seconds === null ? {} : { guess: printSeconds(a.seconds[1]) })
+			});
 		if (/\b(?:same pan|a pan|the pan)\b/i.test(a.text) && a.kind === 'heat' && /\bsauce\b/i.test(a.text))
 			doubts.push({ about: id, question: 'Is the sauce made in the same pan?' });
 	});

@@ -10,7 +10,9 @@ import type { Meal } from '../model/meal';
 import { readTechnique } from '../model/technique';
 import { planMealNow } from '../plan/plan-meal';
 import { library } from '../library/library';
-import { actionsOf, clausesOf, sentencesOf } from './actions';
+import { actionsOf } from './actions';
+import { clausesOf, sentencesOf } from './clauses';
+import { isHot } from './careful';
 import { looksLikeIngredient, readIngredient } from './ingredient';
 import { numberOf, rangeOf, temperaturesIn, timesIn } from './numbers';
 import { readRecipe, type ReadRecipe } from './read';
@@ -287,8 +289,11 @@ describe('a reading becomes techniques', () => {
 				}
 				const steps = new Set(made.flatMap((t) => t.steps.map((s) => s.id)));
 				for (const s of recipe.steps.filter((x) => x.kind !== 'plate')) expect(steps.has(s.id), s.text).toBe(true);
-				// What is left for ten hours is made on another day: the plan may begin as early as it likes.
-				const empty: Meal = { ...meal, parts: [], links: [], own: [], earliest: -2 * 86_400 };
+				// What is in the oven for six hours is begun as much sooner; what is left overnight is not waited for.
+				const onHeat = recipe.steps.reduce((sum, s) => sum + (isHot(s) ? (s.seconds?.[1] ?? 0) : 0), 0);
+				const [first = 0] = meal.courses.map((c) => c.service);
+				const earliest = Math.min(meal.earliest, first - onHeat - 3 * 3600);
+				const empty: Meal = { ...meal, parts: [], links: [], own: [], earliest };
 				const [course] = meal.courses;
 				const all = made.reduce((m, t) => withPart(m, t, course?.id ?? ''), empty);
 				const outcome = planMealNow({ meal: all, kitchen, techniques: made, seed: 1, budget: 4000 });

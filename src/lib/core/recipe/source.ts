@@ -317,6 +317,11 @@ function blocksOfText(text: string): readonly Block[] {
 		const under = lines[i + 1] ?? '';
 		const md = /^\s{0,3}(#{1,6})\s+(.*?)\s*#*$/.exec(line);
 		const plain = line
+			// “1. **Brown the beef.** In a large pan …”: a head.
+			.replace(
+				/^(\s*(?:\d+[.)]\s+|[-*]\s+)?)\*\*([A-Z][A-Za-z' -]{3,50}\.)\*\*(?=\s+\S)/,
+				(_, before: string, head: string) => before + head.toUpperCase()
+			)
 			.replace(/\*\*|__|`/g, '')
 			.replace(/\[([^\]]*)\]\([^)]*\)/g, '$1')
 			.replace(/^\s*>\s?/, '')

@@ -1,19 +1,25 @@
 // A reading made into techniques that can be planned: what is made for itself is a part of its own, all else is the dish.
-import { allergens as allAllergens, type Allergen } from '../foods/allergens';
-import { ingredientRows } from '../foods/ingredients';
-import type { Kitchen, VesselKind } from '../model/kitchen';
+import type { Kitchen } from '../model/kitchen';
 import { slugOf } from '../model/edit-meal';
-import type { aisles, Ingredient, Need, partKinds, Step, Technique } from '../model/technique';
+import type { Need, partKinds, Step, Technique } from '../model/technique';
+import { aheadOf, carefulWith, cautionsOf, isHot, longestWait } from './careful';
 import type { ReadIngredient } from './ingredient';
-import { wordsOf } from './order';
+import { timesIn } from './numbers';
+import { vesselsOf } from './pans';
 import type { ReadRecipe, ReadStep } from './read';
+import { listed, takenBy } from './takes';
 
 /** °C of an oven where nothing is said; and of one where there is none. */
 const usualOven = 180;
 const coolOven = 50;
-/** Amounts of a technique are for one of so many. */
-const usualServes = 4;
+/** K by which an oven with its fan on is set lower for the same. */
+const byFan = 20;
 const longest = 7 * 86_400;
+/** As many ingredients as a technique holds. */
+const mostListed = 60;
+/** Handwork goes with the people it is for to the power of this (est.), from as many as a recipe is for. */
+const handwork = 0.7;
+const usualServes = 4;
 
 /** What a recipe is kept as: techniques in the order in which they go on the plate, the dish first. */
 export function techniquesFrom(
@@ -22,14 +28,17 @@ export function techniquesFrom(
 	kitchen: Pick<Kitchen, 'stations' | 'vessels'>,
 	ids: readonly string[]
 ): readonly Technique[] {
-	const taken = new Set(ids);
-	return partsOf(recipe.steps).map((steps, i): Technique => {
-		const name = (i === 0 ? recipe.title : nameOfPart(steps, recipe)).slice(0, 80).trim() || 'A recipe';
+	const names = new Set(ids);
+	const parts = partsOf(recipe.steps);
+	const taken = takenBy(recipe, parts);
+	return parts.map((steps, i): Technique => {
+		const own = taken[i] ?? [];
+		const name = (i === 0 ? recipe.title : nameOfPart(steps, own)).slice(0, 80).trim() || 'A recipe';
 		const base = slugOf(name).slice(0, 56) || 'recipe';
 		let id = base;
-		for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
-		taken.add(id);
-		return techniqueOf({ id, name, steps, recipe, source, kitchen, isDish: i === 0 });
+		for (let n = 2; names.has(id); n++) id = `${base}-${n}`;
+		names.add(id);
+		return techniqueOf({ id, name, steps, own, recipe, source, kitchen, isDish: i === 0 });
 	});
 }
 
@@ -71,28 +80,23 @@ function partsOf(steps: readonly ReadStep[]): readonly (readonly ReadStep[])[] {
 const products =
 	/\b(dressing|sauce|syrup|glaze|salsa|pesto|mash|salad|gravy|relish|vinaigrette|mayonnaise|custard|cream|rice|potatoes|pasta|noodles|vegetables|crumble|topping|slaw|yoghurt|yogurt|beans|lentils|barley|couscous|greens)\b/i;
 
-function nameOfPart(steps: readonly ReadStep[], recipe: ReadRecipe): string {
+function nameOfPart(steps: readonly ReadStep[], own: readonly ReadIngredient[]): string {
 	const text = steps.map((s) => s.text).join(' ');
-	const inIt = recipe.ingredients.filter((i) => isIn(i, text));
-	const sections = [...new Set(inIt.map((i) => i.section))].filter((s) => s !== null && s !== '');
+	const sections = [...new Set(own.map((i) => i.section))].filter((s) => s !== null && s !== '');
 	const [only] = sections;
 	const named =
 		sections.length === 1 && only
 			? only.replace(/^(?:for|to make)\s+(?:the\s+|a\s+)?/i, '')
-			: (products.exec(text)?.[1] ?? inIt[0]?.name ?? 'Beside it');
+			: (products.exec(text)?.[1] ?? own[0]?.name ?? 'Beside it');
 	return named.charAt(0).toUpperCase() + named.slice(1);
 }
-
-const isIn = ({ name }: ReadIngredient, text: string) => {
-	const words = new Set(wordsOf(text));
-	const last = wordsOf(name).at(-1);
-	return last !== undefined && words.has(last);
-};
 
 interface Making {
 	readonly id: string;
 	readonly name: string;
 	readonly steps: readonly ReadStep[];
+	/** What of the recipe's list it takes. */
+	readonly own: readonly ReadIngredient[];
 	readonly recipe: ReadRecipe;
 	readonly source: string;
 	readonly kitchen: Pick<Kitchen, 'stations' | 'vessels'>;
@@ -120,64 +124,83 @@ const kinds: Readonly<Record<ReadStep['kind'], Step['kind']>> = {
 	plate: 'finish'
 };
 
-function techniqueOf({ id, name, steps: read, recipe, source, kitchen, isDish }: Making): Technique {
-	// What is plated is the planner's own.
-	const kept = read.filter((s, i) => s.kind !== 'plate' || i === 0);
-	const own = new Set(kept.map((s) => s.id));
-	const waits = (s: ReadStep): readonly string[] =>
-		s.after.flatMap((b) => (own.has(b) ? [b] : waits(read.find((x) => x.id === b) ?? { ...s, after: [] })));
+function techniqueOf({ id, name, steps: read, own, recipe, source, kitchen, isDish }: Making): Technique {
+	const kept = duringTheLast(withoutPlating(read));
+	const careful = carefulWith(own, kept);
+	const ahead = aheadOf(own, kept);
 	const steps = kept.map((s): Step => {
 		const need = needOf(s, kitchen);
+		const heat = heatOf(s, need);
 		return {
 			id: s.id,
 			say: sayOf(s.text),
 			kind: kinds[s.kind],
-			time: timeOf(s),
+			time: timeOf(s, recipe),
 			...(need ? { need } : {}),
-			...(s.heat === null ? {} : { heat: `${s.heat} heat` }),
+			...(heat === undefined ? {} : { heat }),
 			hands: handsOf(s),
-			after: [...new Set(waits(s))].map((step) => ({ step, least: 0 })),
-			...(s.sign === null ? {} : { sign: s.sign.slice(0, 160) })
+			after: s.after.map((step) => {
+				const before = kept.find((b) => b.id === step);
+				const most = before && longestWait(before, s, kept);
+				return { step, least: 0, ...(most === undefined ? {} : { most }) };
+			}),
+			...(s.sign === null ? {} : { sign: s.sign.slice(0, 160) }),
+			...cautionsOf(careful, s.id)
 		};
 	});
-	const last = lastOf(steps);
-	const text = read.map((s) => s.text).join(' ');
-	const inIt = recipe.ingredients.filter(
-		(i) => isIn(i, text) || (isDish && !recipe.steps.some((s) => isIn(i, s.text)))
-	);
-	const used = new Set<string>();
-	const list = inIt.flatMap((i): Ingredient[] => {
-		const base = slugOf(i.name).slice(0, 50) || 'food';
-		let ingredient = base;
-		for (let n = 2; used.has(ingredient); n++) ingredient = `${base}-${n}`;
-		used.add(ingredient);
-		const amount = amountOf(i, recipe.serves);
-		return amount === undefined
-			? []
-			: [
-					{
-						id: ingredient,
-						name: i.name.slice(0, 80),
-						...amount,
-						step: kept.find((s) => isIn(i, s.text))?.id ?? kept[0]?.id ?? 's1',
-						aisle: aisleOf(i.name),
-						...allergensIn(i.name)
-					}
-				];
-	});
+	const foods = own.map((i) => i.name).join(', ');
 	return {
 		id,
 		name,
-		kind: kindOf(name, text, isDish),
-		about: `Read from a recipe${recipe.title === '' || recipe.title === name ? '' : `: ${recipe.title}`}`.slice(0, 240),
+		kind: kindOf(name, foods, isDish),
+		...(careful.raw === undefined ? {} : { raw: careful.raw }),
+		about: aboutOf(name, recipe),
 		parameters: [],
-		ingredients: list.slice(0, 30),
+		ingredients: [...listed(own, kept, recipe)].slice(0, mostListed),
 		steps,
-		vessels: [...vesselsOf(kept, kitchen)],
-		plate: { step: last, perPlate: 20, free: 180, rate: 1, most: 1800, keep: 'Covered, in a warm place' },
+		vessels: [...vesselsOf(kept, new Map(steps.map((s) => [s.id, s.need?.kind])), kitchen)],
+		...(ahead ? { ahead } : {}),
+		plate: { step: lastOf(steps), perPlate: 20, free: 180, rate: 1, most: 1800, keep: 'Covered, in a warm place' },
 		recipe: { text: source.slice(0, 100_000) }
 	};
 }
+
+/** All but what is plated, which is the planner's own: what came after that comes after what was before it. */
+function withoutPlating(read: readonly ReadStep[]): readonly ReadStep[] {
+	const kept = read.filter((s, i) => s.kind !== 'plate' || i === 0);
+	const own = new Set(kept.map((s) => s.id));
+	const waits = (after: readonly string[]): readonly string[] =>
+		after.flatMap((b) => (own.has(b) ? [b] : waits(read.find((x) => x.id === b)?.after ?? [])));
+	return kept.map((s) => ({ ...s, after: [...new Set(waits(s.after))] }));
+}
+
+/**
+ * What goes in for the last of a time goes in before its end: “put the potatoes around the lamb for the last 50 minutes” is
+ * the end of the roasting, with them.
+ */
+function duringTheLast(steps: readonly ReadStep[]): readonly ReadStep[] {
+	const made = new Map(steps.map((s) => [s.id, s]));
+	for (const s of steps) {
+		const last = /\bfor the (?:last|final)\b/i.exec(s.text);
+		const [time] = last ? timesIn(s.text.slice(last.index + last[0].length)) : [];
+		const before = s.after.map((id) => made.get(id)).find((b) => b && isHot(b));
+		if (!time || !before?.seconds || s.station !== 'board' || time.seconds[1] >= before.seconds[1]) continue;
+		const [low, usual, high] = before.seconds;
+		const rest = usual - time.seconds[1];
+		const share = rest / usual;
+		const { kind, station, heat, celsius, fan } = before;
+		made.set(before.id, { ...before, seconds: [low * share, rest, high * share] });
+		const on = { kind, station, heat, celsius, ...(fan === undefined ? {} : { fan }) };
+		made.set(s.id, { ...s, ...on, seconds: time.seconds, hands: 'touches' });
+	}
+	return steps.map((s) => made.get(s.id) ?? s);
+}
+
+const aboutOf = (name: string, { title, serves }: ReadRecipe) => {
+	const people = serves === null ? '' : `, for ${typeof serves === 'number' ? serves : serves.join('–')}`;
+	const from = title === '' || title === name ? '' : `: ${title}`;
+	return `Read from a recipe${from}${people}. For many more, see what fits into one pan or tray.`.slice(0, 240);
+};
 
 /** The step that nothing waits for, the last of them. */
 const lastOf = (steps: readonly Step[]) =>
@@ -193,15 +216,32 @@ function sayOf(text: string): string {
 	return said === '' ? 'Go on' : said;
 }
 
-function timeOf({ seconds }: ReadStep): Step['time'] {
+function timeOf({ seconds, kind, hands, text }: ReadStep, { serves }: ReadRecipe): Step['time'] {
 	const [low, middle, high] = seconds ?? [60, 120, 240];
 	const clamp = (x: number) => Math.min(longest, Math.max(10, Math.round(x)));
 	const usual = clamp(middle);
-	return { shortest: Math.min(usual, clamp(low)), usual, longest: Math.max(usual, clamp(high)) };
+	const at = serves === null ? usualServes : typeof serves === 'number' ? serves : (serves[0] + serves[1]) / 2;
+	// A written time holds for as many as it was written for; more hands' work takes longer for more people.
+	const isByHand = hands === 'whole' && (kind === 'prep' || kind === 'finish') && timesIn(text).length === 0;
+	return {
+		shortest: Math.min(usual, clamp(low)),
+		usual,
+		longest: Math.max(usual, clamp(high)),
+		...(isByHand ? { scale: [{ by: 'covers', at: Math.max(1, at), exponent: handwork }] } : {})
+	};
+}
+
+/** The heat in words; of an oven with a fan, what the recipe says without. */
+function heatOf({ heat, celsius, fan }: ReadStep, need: Need | undefined): string | undefined {
+	if (heat !== null) return `${heat} heat`;
+	const [set] = need?.kind === 'oven' ? need.settings : [];
+	if (set === undefined || celsius === null || set === celsius) return undefined;
+	const isForFan = Math.abs(set - celsius) === byFan;
+	return `the recipe says ${celsius} °C${isForFan ? `, ${fan === true ? 'with' : 'without'} the fan` : ''}`;
 }
 
 /** Where it is done in this kitchen: what that lacks is done on the next best. */
-function needOf({ station, celsius, text }: ReadStep, { stations }: Making['kitchen']): Need | undefined {
+function needOf({ station, celsius, fan, text }: ReadStep, { stations }: Making['kitchen']): Need | undefined {
 	const has = (kind: Kitchen['stations'][number]['kind']) => stations.some((s) => s.kind === kind);
 	const ovens = stations.flatMap((s) => (s.kind === 'oven' ? [s] : []));
 	// No hotter and no cooler than any oven here.
@@ -213,8 +253,11 @@ function needOf({ station, celsius, text }: ReadStep, { stations }: Making['kitc
 			return { kind: 'board' };
 		case 'burner':
 			return { kind: 'burner' };
-		case 'oven':
-			return oven(celsius ?? usualOven);
+		case 'oven': {
+			const hasFan = ovens.some((o) => o.fan);
+			const asked = celsius ?? usualOven;
+			return oven(fan === true ? (hasFan ? asked : asked + byFan) : hasFan ? asked - byFan : asked);
+		}
 		case 'grill':
 			if (has('grill') && !/\b(?:under|broil)/i.test(text)) return { kind: 'grill' };
 			return ovens.some((o) => o.broiler === true)
@@ -251,134 +294,7 @@ function handsOf({ hands, text, seconds }: ReadStep): Step['hands'] {
 	return { kind: 'touches', at: [{ share: 0.5, ...touch }] };
 }
 
-const panWords: readonly (readonly [RegExp, VesselKind])[] = [
-	[/\b(?:frying pan|skillet|wok|saut[eé] pan|shallow pan|wide pan|griddle)\b/i, 'frying pan'],
-	[/\b(?:saucepan|small pan|milk pan)\b/i, 'saucepan'],
-	[/\b(?:pot|casserole|stockpot|large pan|big pan|pan of)\b/i, 'pot']
-];
-
-/** What stays on the heat from one step to the next stays in its pan; what is in the oven is on its tray or in its dish. */
-function* vesselsOf(
-	steps: readonly ReadStep[],
-	{ vessels }: Making['kitchen']
-): Generator<{ kind: VesselKind; from: string; to: string }> {
-	const owned = (kind: VesselKind) => vessels.some((v) => v.kind === kind && v.count > 0);
-	const first = (...wanted: readonly VesselKind[]) => wanted.find(owned);
-	const seen = new Set<string>();
-	for (const s of steps) {
-		if (seen.has(s.id)) continue;
-		if (s.station === 'oven') {
-			const kind = /\b(?:dish|tin|gratin|loaf|casserole)\b/i.test(s.text)
-				? first('dish', 'tray')
-				: first('tray', 'dish');
-			if (kind) yield { kind, from: s.id, to: s.id };
-			continue;
-		}
-		if (s.station !== 'burner') continue;
-		const chain = [s];
-		for (;;) {
-			const end = chain.at(-1) ?? s;
-			const next = steps.find(
-				(o) => o.station === 'burner' && o.after.includes(end.id) && !seen.has(o.id) && !chain.includes(o)
-			);
-			if (!next) break;
-			chain.push(next);
-		}
-		for (const c of chain) seen.add(c.id);
-		const text = chain.map((c) => c.text).join(' ');
-		const isFried = chain.some((c) => c.kind === 'fry' || c.kind === 'sear');
-		const said = panWords.find(([word]) => word.test(text))?.[1];
-		const kind =
-			said !== undefined && owned(said)
-				? said
-				: isFried
-					? first('frying pan', 'saucepan', 'pot')
-					: first('saucepan', 'pot', 'frying pan');
-		if (kind) yield { kind, from: s.id, to: (chain.at(-1) ?? s).id };
-	}
-}
-
-/** For one of four: in grams, millilitres or pieces; `undefined` where no amount is known. */
-function amountOf(i: ReadIngredient, serves: ReadRecipe['serves']): Pick<Ingredient, 'unit' | 'each'> | undefined {
-	const people = serves === null ? usualServes : typeof serves === 'number' ? serves : (serves[0] + serves[1]) / 2;
-	const of = (amount: number) => Math.max(0.01, Number((amount / Math.max(1, Math.min(60, people))).toPrecision(3)));
-	if (i.grams !== null && i.grams > 0) return { unit: 'g', each: of(i.grams) };
-	if (!i.amount) return undefined;
-	const middle = (i.amount[0] + i.amount[1]) / 2;
-	const ml: Readonly<Record<string, number>> = {
-		ml: 1,
-		cl: 10,
-		dl: 100,
-		l: 1000,
-		tsp: 5,
-		tbsp: 15,
-		cup: 240,
-		pint: 568
-	};
-	const by = ml[i.unit ?? ''];
-	return by === undefined ? { unit: 'pieces', each: of(middle) } : { unit: 'ml', each: of(middle * by) };
-}
-
-type Aisle = (typeof aisles)[number];
-const aisleWords: readonly (readonly [RegExp, Aisle])[] = [
-	[/\b(?:parsley|basil|coriander|cilantro|thyme|rosemary|mint|chives|dill|tarragon|sage|oregano|bay)\b/i, 'herbs'],
-	[
-		/\b(?:chicken|beef|pork|lamb|veal|duck|turkey|bacon|sausages?|mince|steaks?|chops?|ham|chorizo|pancetta|fish|cod|haddock|salmon|tuna|prawns?|mussels|clams|anchov|bass|trout|hake)/i,
-		'meat and fish'
-	],
-	[
-		/\b(?:milk|cream|butter|cheese|yogh?urt|eggs?|feta|parmesan|mozzarella|cheddar|ricotta|mascarpone|cr[eè]me)/i,
-		'dairy and eggs'
-	],
-	[/\b(?:bread|buns?|baguette|tortillas?|pitta|naan|brioche|rolls?)\b/i, 'bread'],
-	[
-		/\b(?:onions?|garlic|carrots?|potato|tomato(?!.*(?:paste|pur|tin|sauce))|lemons?|limes?|leeks?|celery|peppers|courgettes?|zucchini|squash|beans|peas|spinach|kale|cabbage|lettuce|apples?|pears?|ginger|chill?i(?:es)?|mushrooms?|aubergines?|shallots?|fennel|broccoli|cucumber|radish|beetroot)/i,
-		'vegetables and fruit'
-	]
-];
-const aisleOf = (name: string): Aisle => aisleWords.find(([word]) => word.test(name))?.[1] ?? 'store cupboard';
-
-const more: readonly (readonly [RegExp, Allergen])[] = [
-	[
-		/\b(?:flour|pasta|spaghetti|noodles|bread|breadcrumbs|couscous|barley|semolina|bulgur|beer|soy sauce|pastry|tortilla|buns?)\b/i,
-		'gluten'
-	],
-	[
-		/\b(?:milk|cream|butter|cheese|yogh?urt|feta|parmesan|mozzarella|cheddar|ricotta|mascarpone|buttermilk|cr[eè]me)/i,
-		'milk'
-	],
-	[/\beggs?\b|\bmayonnaise\b/i, 'eggs'],
-	[/\b(?:fish sauce|anchov\w*|cod|haddock|salmon|tuna|bass|trout|hake|mackerel)\b/i, 'fish'],
-	[/\b(?:prawns?|shrimps?|crab|lobster|langoustines?|crayfish)\b/i, 'crustaceans'],
-	[/\b(?:mussels?|clams?|oysters?|squid|octopus|scallops?|cockles?|oyster sauce)\b/i, 'molluscs'],
-	[
-		/\b(?:almonds?|walnuts?|hazelnuts?|pecans?|pistachios?|cashews?|macadamias?|brazil nuts?|praline|marzipan|nuts)\b/i,
-		'nuts'
-	],
-	[/\bpeanuts?\b|\bsatay\b/i, 'peanuts'],
-	[/\b(?:soya?|tofu|miso|tempeh|edamame|soy sauce|tamari)\b/i, 'soy'],
-	[/\b(?:wine|cider|dried apricots)\b/i, 'sulphites'],
-	[/\bmustard\b/i, 'mustard'],
-	[/\bcelery\b|\bceleriac\b/i, 'celery'],
-	[/\bsesame\b|\btahini\b/i, 'sesame']
-];
-
-const named = (word: string, text: string) =>
-	new RegExp(`\\b${word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}\\b`, 'i').test(text);
-
-/** By the table of foods, and by words. */
-function allergensIn(name: string): Pick<Ingredient, 'allergens'> {
-	const lower = name.toLowerCase();
-	const found = new Set<Allergen>();
-	for (const [food, { allergens: own = [], also = [] }] of ingredientRows) {
-		const isIt = own.length > 0 && [food, ...also].some((word) => named(word, lower));
-		if (isIt) for (const a of own) found.add(a);
-	}
-	for (const [word, allergen] of more) if (word.test(lower) && allAllergens.includes(allergen)) found.add(allergen);
-	return found.size === 0 ? {} : { allergens: [...found] };
-}
-
-function kindOf(name: string, text: string, isDish: boolean): (typeof partKinds)[number] {
+function kindOf(name: string, foods: string, isDish: boolean): (typeof partKinds)[number] {
 	if (/\b(?:sauce|dressing|gravy|salsa|pesto|vinaigrette|mayonnaise|syrup|relish|glaze)\b/i.test(name) && !isDish)
 		return 'sauce';
 	if (
@@ -390,7 +306,7 @@ function kindOf(name: string, text: string, isDish: boolean): (typeof partKinds)
 	if (/\b(?:bread|focaccia|rolls|flatbreads?|buns)\b/i.test(name)) return 'bread';
 	if (
 		/\b(?:chicken|beef|pork|lamb|veal|duck|turkey|sausages?|steaks?|chops?|fish|cod|haddock|salmon|tuna|prawns?|bass|trout|tofu)\b/i.test(
-			`${name} ${isDish ? text : ''}`
+			`${name} ${isDish ? foods : ''}`
 		)
 	)
 		return 'protein';
