@@ -20,17 +20,21 @@ export async function asLines(
 ): Promise<Response> {
 	const unread = new AbortController();
 	const signal = AbortSignal.any([asker.signal, unread.signal]);
-	const tell: { line?: (news: unknown) => void } = {};
-	const answer = work({ ...asker, signal }, (news) => tell.line?.(news));
+	const told: unknown[] = [];
+	const tell = { line: (news: unknown) => void told.push(news) };
+	const answer = work({ ...asker, signal }, (news) => {
+		tell.line(news);
+	});
 	await Promise.race([answer, setImmediate(undefined)]);
-	return new Response(stream(answer, tell, unread), { headers: { 'content-type': ndjson } });
+	return new Response(stream(answer, tell, unread, told), { headers: { 'content-type': ndjson } });
 }
 
-/** The answer as it comes. A body that streams is told when its reader has gone; then the work ends. */
+/** What was told before anybody read, and the answer as it comes. A body that streams is told when its reader has gone; then the work ends. */
 function stream(
 	answer: Promise<unknown>,
-	tell: { line?: (news: unknown) => void },
-	unread: AbortController
+	tell: { line: (news: unknown) => void },
+	unread: AbortController,
+	told: readonly unknown[]
 ): ReadableStream<Uint8Array> {
 	const bytes = (value: unknown) => new TextEncoder().encode(`${JSON.stringify(value)}\n`);
 	return new ReadableStream({
@@ -39,6 +43,7 @@ function stream(
 			tell.line = (news) => {
 				if (!signal.aborted) controller.enqueue(bytes(news));
 			};
+			told.forEach(tell.line);
 			try {
 				const last = await answer;
 				if (!signal.aborted) controller.enqueue(bytes(last));

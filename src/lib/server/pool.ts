@@ -3,7 +3,6 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import type { PlanOutcome } from '../core/plan/plan-meal';
 import type { Schedule } from '../core/plan/problem';
@@ -11,6 +10,7 @@ import { FairQueue } from './fair-queue';
 import type { Answer } from '../core/rehearse/cases';
 import type { Job, Outcome, PlanJob, RehearseJob, SolveJob } from './search-thread';
 import source from './search-thread.ts?thread';
+import { telling } from './telling';
 
 /** Requests that may wait, in all and of one client. */
 const longestQueue = 32;
@@ -71,17 +71,6 @@ function poolFor(kind: Kind): Pool {
 export interface Asker {
 	readonly client: string;
 	readonly signal: AbortSignal;
-}
-
-/** Do something that tells of what it has so far. */
-async function telling(onNews: ((news: unknown) => void) | undefined, work: (port: MessagePort) => Promise<Outcome>) {
-	const { port1, port2 } = new MessageChannel();
-	port1.on('message', (news: unknown) => onNews?.(news));
-	try {
-		return await work(port2);
-	} finally {
-		port1.close();
-	}
 }
 
 /**

@@ -8,6 +8,8 @@ import { library } from '../core/library/library';
 import type { Schedule } from '../core/plan/problem';
 import { demoCases } from '../core/testing/demo-plan';
 import { FairQueue } from './fair-queue';
+import { asLines } from './lines';
+import { telling } from './telling';
 import { answering, readCase } from '../core/rehearse/cases';
 import { planInPool, PoolError, rehearseInPool, solveInPool } from './pool';
 import { asProblem, busyAnswer, issuesAnswer, problemDetails } from './problem-details';
@@ -328,4 +330,28 @@ test.each(['full', 'share', 'late', 'gone'] as const)('refused as %s: come back 
 	const answer = busyAnswer(code);
 	expect([answer.status, answer.headers.get('retry-after')]).toEqual([503, '5']);
 	expect(busyAnswer('too-much').status).toBe(422);
+});
+
+test('what is told at once, before anybody reads, stands on the lines, in order, the answer last', async () => {
+	const asker = { client: 'a', signal: new AbortController().signal };
+	const answer = await asLines(asker, async (_, onNews) => {
+		onNews(1);
+		await Promise.resolve();
+		onNews(2);
+		return 'all';
+	});
+	expect(await answer.text()).toBe('1\n2\n"all"\n');
+});
+
+test('what is said through a port just before the answer is heard before it', async () => {
+	const heard: unknown[] = [];
+	const answer = await telling(
+		(news) => heard.push(news),
+		(port) => {
+			for (let i = 0; i < 50; i++) port.postMessage(i);
+			return Promise.resolve('done');
+		}
+	);
+	expect(answer).toBe('done');
+	expect(heard).toEqual(Array.from({ length: 50 }, (_, i) => i));
 });

@@ -71,9 +71,6 @@
 	ul {
 		display: grid;
 		gap: var(--space-2);
-		margin: 0;
-		padding: 0;
-		list-style: none;
 	}
 	li {
 		display: grid;
