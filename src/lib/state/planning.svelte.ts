@@ -15,8 +15,8 @@ import { movedIn, type Standing } from '../core/plan/replan';
 import { usualBudget, usualSeed } from '../core/plan/effort';
 import type { PlanRequest } from '../core/plan/plan-meal';
 import type { Told } from '../core/probe/estimate';
-import type { Rehearsed } from '../core/rehearse/evening';
-import type { Policy } from '../core/rehearse/network';
+import type { How } from '../core/rehearse/how';
+import type { Rehearsed } from '../core/rehearse/offers';
 import { startPlanner, type PlannerClient } from '../workers/client';
 
 /** Work for a replan during a run, in propagator runs: the first answer comes at once. */
@@ -187,11 +187,11 @@ export class Planning {
 	}
 
 	/** How likely the plan that is shown is on time, as it is found out; what was being rehearsed before is dropped. */
-	async rehearse(what: What, policy: Policy, onFound: (found: Rehearsed) => void): Promise<void> {
+	async rehearse(what: What, how: How, onFound: (found: Rehearsed) => void): Promise<void> {
 		const { plan } = this;
 		try {
 			this.planner ??= this.start();
-			await this.planner.rehearse({ ...what, seed: usualSeed, budget: usualBudget }, plan, policy, (found) => {
+			await this.planner.rehearse({ ...what, seed: usualSeed, budget: usualBudget }, plan, how, (found) => {
 				if (plan === this.plan) onFound(found);
 			});
 		} catch {

@@ -2,8 +2,8 @@
 import { expect, test } from 'vitest';
 import type { Plan } from '../core/model/plan';
 import { library } from '../core/library/library';
-import { rehearsals, type Rehearsed } from '../core/rehearse/evening';
-import type { Policy } from '../core/rehearse/network';
+import { rehearsals, type Rehearsed } from '../core/rehearse/offers';
+import { asPlanned, type How } from '../core/rehearse/how';
 import { demoCases, planDemo } from '../core/testing/demo-plan';
 import { Rehearsing } from './rehearsing.svelte';
 
@@ -11,16 +11,16 @@ const [, brunch] = demoCases;
 if (!brunch) throw new RangeError('no demo');
 const plan = planDemo(brunch, 2000);
 const what = { ...brunch, techniques: [...library.values()] };
-const found = [...rehearsals({ ...what, seed: 1, budget: 2000 }, plan, 'hold')].filter((f) => f !== undefined);
+const found = [...rehearsals({ ...what, seed: 1, budget: 2000 }, plan, asPlanned)].filter((f) => f !== undefined);
 
 /** A planner that tells of what was found only when it is let. */
 function stand(current: Plan) {
-	const asked: { policy: Policy; tell: (f: Rehearsed) => void; end: () => void }[] = [];
+	const asked: { how: How; tell: (f: Rehearsed) => void; end: () => void }[] = [];
 	const planning = {
 		plan: current,
-		rehearse: (_: unknown, policy: Policy, onFound: (f: Rehearsed) => void) =>
+		rehearse: (_: unknown, how: How, onFound: (f: Rehearsed) => void) =>
 			new Promise<void>((resolve) => {
-				asked.push({ policy, tell: onFound, end: resolve });
+				asked.push({ how, tell: onFound, end: resolve });
 			})
 	};
 	return { planning, asked };
@@ -56,8 +56,9 @@ test('what is heard of the plan before is dropped, and another way to begin is a
 	void rehearsing.ask(what);
 	asked[0]!.tell(found[0]!);
 	expect(rehearsing.odds).toBeUndefined();
-	void rehearsing.ask(what, 'early');
-	expect(asked.map((a) => a.policy)).toEqual(['hold', 'hold', 'early']);
+	const early = { ...asPlanned, begin: 'early' } as const;
+	void rehearsing.ask(what, early);
+	expect(asked.map((a) => a.how)).toEqual([asPlanned, asPlanned, early]);
 	asked[1]!.tell(found[0]!);
 	expect(rehearsing.odds).toBeUndefined();
 	asked[2]!.tell(found[0]!);

@@ -5,8 +5,8 @@ import type { Offer } from '../core/plan/advise/offers';
 import type { Standing } from '../core/plan/replan';
 import type { WhatIf } from '../core/plan/advise/what-if';
 import type { Told } from '../core/probe/estimate';
-import type { Rehearsed } from '../core/rehearse/evening';
-import type { Policy } from '../core/rehearse/network';
+import type { How } from '../core/rehearse/how';
+import type { Rehearsed } from '../core/rehearse/offers';
 import type { Reading } from '../core/probe/posterior';
 import type { PlanProgress, PlanRequest } from '../core/plan/plan-meal';
 import type { StepSlack } from '../core/plan/why/slack';
@@ -26,7 +26,7 @@ export interface PlannerClient {
 	cures(request: PlanRequest, onFound: (found: Cure) => void, lane?: Lane): Promise<void>;
 	slack(request: PlanRequest, plan: Plan, steps: readonly string[], onFound: (found: StepSlack) => void): Promise<void>;
 	/** How likely a plan is on time: by the last of the planners; whatever was being rehearsed is cancelled. */
-	rehearse(request: PlanRequest, plan: Plan, policy: Policy, onFound: (found: Rehearsed) => void): Promise<void>;
+	rehearse(request: PlanRequest, plan: Plan, how: How, onFound: (found: Rehearsed) => void): Promise<void>;
 	/** What a probe's stream says: by the last of the planners, which plans least alone. */
 	probe(step: PlannedStep, readings: readonly Reading[], now: number): Promise<Told | undefined>;
 	/** What idle hands could begin now. */
@@ -95,10 +95,10 @@ export function clientOf(
 		cures: (request, onFound, lane = 'table') => inLane(lane, (job) => first.cures(job, request, shared(onFound))),
 		slack: (request, plan, steps, onFound) =>
 			inLane('table', (job) => first.slack(job, request, plan, steps, shared(onFound))),
-		rehearse(request, plan, policy, onFound) {
+		rehearse(request, plan, how, onFound) {
 			cancel('rehearsal');
 			const own = planners.at(-1) ?? first;
-			return inLane('rehearsal', (job) => own.rehearse(job, request, plan, policy, shared(onFound)));
+			return inLane('rehearsal', (job) => own.rehearse(job, request, plan, how, shared(onFound)));
 		},
 		probe: async (...asked) => await guard(Promise.resolve((planners.at(-1) ?? first).probe(...asked))),
 		offers: async (...asked) => await guard(Promise.resolve((planners.at(-1) ?? first).offers(...asked))),

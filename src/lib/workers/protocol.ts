@@ -7,8 +7,8 @@ import type { Standing } from '../core/plan/replan';
 import type { WhatIf } from '../core/plan/advise/what-if';
 import type { PlanOutcome, PlanProgress, PlanRequest } from '../core/plan/plan-meal';
 import type { Told } from '../core/probe/estimate';
-import type { Rehearsed } from '../core/rehearse/evening';
-import type { Policy } from '../core/rehearse/network';
+import type { How } from '../core/rehearse/how';
+import type { Rehearsed } from '../core/rehearse/offers';
 import type { Reading } from '../core/probe/posterior';
 import type { Schedule } from '../core/plan/problem';
 import type { StepSlack } from '../core/plan/why/slack';
@@ -39,7 +39,7 @@ export interface Planner {
 		job: Job,
 		request: PlanRequest,
 		plan: Plan,
-		policy: Policy,
+		how: How,
 		onFound: (found: Rehearsed) => Promise<void> | void
 	): Promise<void>;
 	/** What a probe's stream says of a step: seconds since that began, °C; and the moment of asking. */

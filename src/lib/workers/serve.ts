@@ -7,7 +7,8 @@ import { offersOf } from '../core/plan/advise/offers';
 import { whatIfs } from '../core/plan/advise/what-if';
 import { planMeal } from '../core/plan/plan-meal';
 import { tell } from '../core/probe/estimate';
-import { rehearsals } from '../core/rehearse/evening';
+import { rehearsals } from '../core/rehearse/offers';
+import { chanceOf } from '../core/rehearse/evening';
 import { probedAs } from '../core/run/probed';
 import type { Schedule } from '../core/plan/problem';
 import { slackOf } from '../core/plan/why/slack';
@@ -75,7 +76,7 @@ export function servePlanner(): Planner {
 					onProgress(step.value);
 				}
 			}),
-		whatIf: (job, request, plan, onFound) => tellAll(job, whatIfs(request, plan), onFound),
+		whatIf: (job, request, plan, onFound) => tellAll(job, whatIfs(request, plan, chanceOf), onFound),
 		cures: (job, request, onFound) => tellAll(job, cures(request), onFound),
 		slack: (job, { meal, kitchen, techniques }, plan, steps, onFound) => {
 			const compiled = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
@@ -89,7 +90,7 @@ export function servePlanner(): Planner {
 			}
 			return tellAll(job, measured(), onFound);
 		},
-		rehearse: (job, request, plan, policy, onFound) => tellAll(job, rehearsals(request, plan, policy), onFound),
+		rehearse: (job, request, plan, how, onFound) => tellAll(job, rehearsals(request, plan, how), onFound),
 		probe: (step, readings, now) => {
 			const asked = probedAs(step);
 			return asked && tell({ ...asked, readings, now });

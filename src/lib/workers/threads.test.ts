@@ -107,8 +107,8 @@ describe('a newer request', () => {
 	test('a new plan, or another rehearsal, ends the rehearsal of the one before; a plan of the run does not', async () => {
 		const { plan } = planMealNow(request(supper, 3000)) as { plan: Plan };
 		const heard: string[] = [];
-		const ask = (name: string, policy: 'hold' | 'early') =>
-			client.rehearse(request(supper, 3000), plan, policy, () => heard.push(name));
+		const ask = (name: string, begin: 'hold' | 'early') =>
+			client.rehearse(request(supper, 3000), plan, { begin, mishaps: 0 }, () => heard.push(name));
 		const first = ask('first', 'hold');
 		await vi.waitUntil(() => heard.length > 0, { timeout: 60_000 });
 		await client.plan(request(brunch, 400), nothing, 'run');

@@ -16,6 +16,7 @@
 	import StepCard from '$lib/ui/cords/StepCard.svelte';
 	import HalfHour from '$lib/ui/cords/HalfHour.svelte';
 	import { formatDuration, timeOfDay } from '$lib/core/units/time';
+	import { eatenAfter } from '$lib/core/rehearse/eaten';
 	import { Rehearsing } from '$lib/state/rehearsing.svelte';
 	import { wordChance, wordPlaying } from '$lib/core/words/odds';
 	import { wordWaves } from '$lib/core/words/evening';
@@ -138,7 +139,9 @@
 		{#if rehearsing.isOf === planning.plan}<Rehearsal
 				{rehearsing}
 				plan={planning.spoken}
-				onpolicy={(policy) => void rehearsing.ask(app.situation(), policy)}
+				onplay={(how) => void rehearsing.ask(app.situation(), how)}
+				measure={app.measure.now}
+				eaten={(part, wait) => eatenAfter(planning.plan, app.kitchen, [...app.techniques.values()], part, wait)}
 				onchoose={choose}
 				onapply={({ meal }) => {
 					app.apply({ meal });

@@ -73,6 +73,12 @@ export function withRoom(meal: Meal, room: Room | undefined): Meal {
 	return room === undefined ? rest : { ...rest, room };
 }
 
+/** With room behind the steps of one part. */
+export const withPartRoom = (meal: Meal, part: string, room: Room): Meal => ({
+	...meal,
+	parts: meal.parts.map((p) => (p.id === part ? { ...p, room } : p))
+});
+
 /** The meal with the times in the days before at which somebody is free to cook. */
 export const withFree = (meal: Meal, free: NonNullable<Meal['free']>): Meal => ({
 	...meal,

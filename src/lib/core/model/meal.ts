@@ -33,6 +33,10 @@ const wishSchema = z.object({
 });
 export type Wish = z.infer<typeof wishSchema>;
 
+/** Room behind each step, for what takes longer than usual. */
+export const rooms = ['some', 'much'] as const;
+export type Room = (typeof rooms)[number];
+
 const partSchema = z.object({
 	id: idSchema,
 	name: nameSchema,
@@ -54,6 +58,8 @@ const partSchema = z.object({
 	ahead: z.enum(['evening', 'before', 'planner']).optional(),
 	/** Guests who have it otherwise: with other settings, or without it. */
 	wishes: z.array(wishSchema).max(12).optional(),
+	/** Room behind its own steps; absent: as the meal has it. */
+	room: z.enum(rooms).optional(),
 	/** What guests must know of, where it is not just what the technique says. */
 	allergens: z.array(z.enum(allergens)).optional(),
 	/** Its food tone, one of eight. */
@@ -66,10 +72,6 @@ const end = z.object({ part: idSchema, step: idSchema });
 /** Orders of an evening, from the calmest to the shortest. */
 export const evenings = ['calm', 'even', 'short'] as const;
 export type Evening = (typeof evenings)[number];
-
-/** Room behind each step, for what takes longer than usual. */
-export const rooms = ['some', 'much'] as const;
-export type Room = (typeof rooms)[number];
 
 export const mealSchema = z.object({
 	format: z.literal('juntos-meal'),

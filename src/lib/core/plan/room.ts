@@ -13,13 +13,21 @@ const shares: Readonly<Record<Room, number>> = { some: 0.75, much: 0.95 };
  * (time buffers: Herroelen & Leus 2004, Int. J. Prod. Res. 42, 1599–1620).
  *
  * @param sigmaOf spread of ln of a task's length
+ * @param share one for all, or by task
  */
-export function withRoomBehind(problem: Problem, sigmaOf: (task: string) => number, share: number): Problem {
-	const z = normalQuantile(share);
+export function withRoomBehind(
+	problem: Problem,
+	sigmaOf: (task: string) => number,
+	share: number | ((task: string) => number)
+): Problem {
+	const shareOf = typeof share === 'number' ? () => share : share;
 	const room = new Map(
 		problem.tasks.map((t) => {
 			const length = Math.min(...t.modes.map((m) => m.duration));
-			return [t.id, t.fixed ? 0 : Math.round(length * Math.expm1(z * sigmaOf(t.id)))] as const;
+			return [
+				t.id,
+				t.fixed ? 0 : Math.round(length * Math.expm1(normalQuantile(shareOf(t.id)) * sigmaOf(t.id)))
+			] as const;
 		})
 	);
 	const behind = (task: string) => room.get(task) ?? 0;
@@ -40,9 +48,17 @@ export function withRoomBehind(problem: Problem, sigmaOf: (task: string) => numb
 const sigmaOf = (step: TracedStep | undefined) =>
 	step === undefined || shortestOf(step) === 0 ? 0 : Math.max(...step.ways.map((w) => w.timing.sigma));
 
-/** A compiled meal with the room that its cook has asked for. */
+/** Room that is none: half of the times it is enough. */
+const none = 0.5;
+
+/** A compiled meal with the room that its cook has asked for, in all or behind the steps of one part. */
 export function withRoom(compiled: Compiled, room: Room | undefined): Compiled {
-	if (!room) return compiled;
 	const { problem, trace } = compiled;
-	return { ...compiled, problem: withRoomBehind(problem, (id) => sigmaOf(trace.steps.get(id)), shares[room]) };
+	const roomOf = (task: string) => trace.steps.get(task)?.part.room ?? room;
+	if (!room && ![...trace.steps.values()].some((s) => s.part.room)) return compiled;
+	const shareOf = (task: string) => {
+		const own = roomOf(task);
+		return own ? shares[own] : none;
+	};
+	return { ...compiled, problem: withRoomBehind(problem, (id) => sigmaOf(trace.steps.get(id)), shareOf) };
 }

@@ -1,15 +1,14 @@
-// A plan of a meal rehearsed: how likely its courses are on time, and what room behind the steps would bring.
-import { withRoom as mealWithRoom } from '../model/edit-meal';
-import type { Room } from '../model/meal';
-import { rooms } from '../model/meal';
+// A plan of a meal rehearsed: how likely its courses are on time, and which steps are to blame where they are not.
 import type { Plan, PlannedStep } from '../model/plan';
 import { compileMeal } from '../plan/compile/compile';
 import { scheduleOf } from '../plan/compile/schedule-of';
-import { seek, type Sought } from '../plan/seek';
+import type { Problem } from '../plan/problem';
+import type { Sought } from '../plan/seek';
 import type { Spread } from './draws';
-import type { Policy } from './network';
-import { rehearse, type Odds } from './rehearse';
-import { usualDithering, usualRuns, usualTolerance } from './usual';
+import { asPlanned, type How } from './how';
+import { rehearse, type Odds, type Rehearsal } from './rehearse';
+import { replanned } from './replanned';
+import { usualDithering, usualReplanned, usualRuns, usualTolerance } from './usual';
 
 /** Shares of a step's variance that it has in common with others of its cook, or of its station (est.). */
 const common = { cook: 0.3, station: 0.4 } as const;
@@ -32,42 +31,94 @@ export function spreadsOf(plan: Pick<Plan, 'steps' | 'lanes'>): Readonly<Record<
 	return Object.fromEntries(plan.steps.map((s) => [s.id, spreadOfStep(s, (lane) => kinds.get(lane) ?? '')]));
 }
 
-/** Rehearse a plan of a meal: what is known so far after each batch of evenings; instants by the plan's clock. */
-export function* rehearsePlan(
+/** A plan of a meal as what a rehearsal needs; `undefined` where it is of another one. */
+function rehearsalOf(
 	{ meal, kitchen, techniques, seed }: Omit<Sought, 'budget'>,
 	plan: Plan,
-	policy: Policy = 'hold',
-	runs = usualRuns
-): Generator<Odds | undefined, Odds | undefined> {
+	{ begin, mishaps }: How,
+	runs: number,
+	alter?: Alter
+): { readonly rehearsal: Rehearsal; readonly origin: number } | undefined {
 	const read = compileMeal(meal, kitchen, new Map(techniques.map((t) => [t.id, t])));
 	if (!read.ok || plan.meal !== meal.id) return undefined;
 	const { problem, trace } = read.value;
-	const seenTo = new Set(plan.steps.filter((s) => s.hands.length > 0).map((s) => s.id));
-	const stream = rehearse({
-		problem,
-		schedule: scheduleOf(plan, read.value, kitchen),
-		durations: spreadsOf(plan),
-		dithering: { mean: usualDithering, concerns: (task) => seenTo.has(task) },
-		policy,
-		tolerance: usualTolerance,
-		runs,
-		seed
-	});
+	const steps = new Map(plan.steps.map((s) => [s.id, s]));
+	const struck = (task: string) => {
+		const step = steps.get(task);
+		return step && { part: step.part, cooks: step.hands.flatMap((h) => (h.whole ? [h.cook] : [])) };
+	};
+	return {
+		origin: trace.origin,
+		rehearsal: {
+			problem: alter ? alter(problem, trace.origin) : problem,
+			schedule: scheduleOf(plan, read.value, kitchen),
+			durations: spreadsOf(plan),
+			dithering: { mean: usualDithering, concerns: (task) => (steps.get(task)?.hands.length ?? 0) > 0 },
+			mishaps: mishaps > 0 ? { perHour: mishaps, cooks: plan.cooks.map((c) => c.id), struck } : undefined,
+			policy: begin === 'replan' ? 'hold' : begin,
+			tolerance: usualTolerance,
+			runs,
+			seed
+		}
+	};
+}
+
+type Alter = (problem: Problem, origin: number) => Problem;
+
+/**
+ * Rehearse a plan of a meal: what is known so far after each batch of evenings; instants by the plan's clock.
+ *
+ * @param alter what its problem has that the meal and its kitchen have not
+ */
+export function* rehearsePlan(
+	request: Omit<Sought, 'budget'>,
+	plan: Plan,
+	how: How = asPlanned,
+	runs = how.begin === 'replan' ? usualReplanned : usualRuns,
+	alter?: Alter
+): Generator<Odds | undefined, Odds | undefined> {
+	const asked = rehearsalOf(request, plan, how, runs, alter);
+	if (!asked) return undefined;
+	const { rehearsal, origin } = asked;
+	const stream = how.begin === 'replan' ? replanned(request, plan, rehearsal, origin) : rehearse(rehearsal);
 	const byClock = (odds: Odds): Odds => ({
 		...odds,
 		tasks: Object.fromEntries(
 			Object.entries(odds.tasks).map(([id, { end, ...own }]) => {
-				const to = (s: number) => s + trace.origin;
+				const to = (s: number) => s + origin;
 				return [id, { ...own, end: { p10: to(end.p10), p50: to(end.p50), p90: to(end.p90) } }];
 			})
 		)
 	});
-	for (let batches = 1; ; batches++) {
+	for (let batches = 0; ;) {
 		const step = stream.next();
 		if (step.done) return byClock(step.value);
+		if (step.value) batches++;
 		// To tell takes its time too: after one batch, two, four.
-		yield (batches & (batches - 1)) === 0 ? byClock(step.value()) : undefined;
+		yield step.value && (batches & (batches - 1)) === 0 ? byClock(step.value()) : undefined;
 	}
+}
+
+/** Rehearse a plan to the end. */
+export function* oddsOfPlan(...asked: Parameters<typeof rehearsePlan>): Generator<undefined, Odds | undefined> {
+	const stream = rehearsePlan(...asked);
+	for (;;) {
+		const step = stream.next();
+		if (step.done) return step.value;
+		yield undefined;
+	}
+}
+
+/** So many evenings tell one plan from another. */
+const toCompare = 1024;
+
+/** Share of the evenings on which a plan is on time, as planned, whatever else its problem has. */
+export function* chanceOf(
+	request: Omit<Sought, 'budget'>,
+	plan: Plan,
+	alter?: Alter
+): Generator<undefined, number | undefined> {
+	return (yield* oddsOfPlan(request, plan, asPlanned, toCompare, alter))?.onTime;
 }
 
 /** A step that makes the evening late by taking longer than planned. */
@@ -90,89 +141,4 @@ export function blameOf({ tasks }: Odds, { steps }: Pick<Plan, 'steps'>): readon
 		if (share >= leastShare && delay > (worst.get(part)?.delay ?? 0)) worst.set(part, { step: id, share, delay });
 	}
 	return [...worst.values()].sort((a, b) => b.delay - a.delay);
-}
-
-/** What other room behind the steps would come to: a plan that was found, rehearsed. */
-export interface RoomOffer {
-	readonly room: Room | undefined;
-	/** Share of the evenings on time. */
-	readonly onTime: number;
-	/** When work would begin, and how much longer food would wait beyond what is free than now, seconds. */
-	readonly begins: number;
-	readonly waiting: number;
-	readonly meal: Sought['meal'];
-}
-
-/** Work for each of those plans, in propagator runs. */
-const offerBudget = 12_000;
-
-const waitingOf = (plan: Plan) => plan.parts.reduce((sum, p) => sum + Math.max(0, p.wait - p.free), 0);
-
-/** Plans with more room behind the steps, or less, each really made and rehearsed with the same luck. */
-export function* roomOffers(
-	request: Sought,
-	plan: Plan,
-	policy: Policy = 'hold'
-): Generator<RoomOffer | undefined, void> {
-	const { meal } = request;
-	for (const room of [undefined, ...rooms].filter((r) => r !== meal.room)) {
-		const own = { ...request, meal: mealWithRoom(meal, room), budget: offerBudget };
-		const search = seek(own, { from: plan, infeasible: 'say' });
-		let found: Plan | undefined;
-		for (;;) {
-			const step = search.next(undefined);
-			if (step.done) {
-				found = step.value.kind === 'answer' ? step.value.plan : undefined;
-				break;
-			}
-			yield undefined;
-		}
-		if (!found) continue;
-		const stream = rehearsePlan(own, found, policy);
-		for (;;) {
-			const step = stream.next();
-			if (!step.done) {
-				yield undefined;
-				continue;
-			}
-			if (step.value)
-				yield {
-					room,
-					onTime: step.value.onTime,
-					begins: found.from,
-					waiting: waitingOf(found) - waitingOf(plan),
-					meal: own.meal
-				};
-			break;
-		}
-	}
-}
-
-/** What is found out about a plan in the background. */
-export type Rehearsed =
-	{ readonly kind: 'odds'; readonly odds: Odds } | { readonly kind: 'offer'; readonly offer: RoomOffer };
-
-/** The plan as it stands, then with other room. */
-export function* rehearsals(request: Sought, plan: Plan, policy: Policy): Generator<Rehearsed | undefined, void> {
-	const stream = rehearsePlan(request, plan, policy);
-	for (;;) {
-		const step = stream.next();
-		yield step.value && { kind: 'odds', odds: step.value };
-		if (step.done) break;
-	}
-	for (const offer of roomOffers(request, plan, policy)) yield offer && { kind: 'offer', offer };
-}
-
-/** An offer has to bring so much to be worth its price. */
-const worthOffering = 0.02;
-
-/** What is worth offering: more evenings on time, and no other one that brings as much sooner; or less room, where there is some. */
-export function worthWhile(offers: readonly RoomOffer[], onTime: number): readonly RoomOffer[] {
-	return offers.filter((o) => {
-		if (o.room === undefined) return true;
-		const isBeaten = offers.some(
-			(p) => p !== o && p.onTime >= o.onTime && p.begins >= o.begins && p.waiting <= o.waiting
-		);
-		return o.onTime > onTime + worthOffering && !isBeaten;
-	});
 }

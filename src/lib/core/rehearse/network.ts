@@ -15,6 +15,13 @@ interface Serving extends Point {
 	readonly most: number;
 }
 
+/** When tasks began and ended, by index, and services went out. */
+interface Evening {
+	readonly instants: ArrayLike<number>;
+	readonly start: (task: number) => number;
+	readonly end: (task: number) => number;
+}
+
 /** A second that something waits longer than it may costs so much of one that a service is late. */
 const spoiling = 0.1;
 /** Events whose waits go in a circle are looked at so many times. */
@@ -43,8 +50,8 @@ export class Network {
 	private readonly events: readonly Event[];
 	private readonly endPoints: readonly Point[];
 	private readonly flat: Flat;
-	private readonly maxima: readonly { readonly from: Point; readonly event: number; readonly most: number }[];
-	private readonly wants: readonly (Point & { readonly by: number; readonly rate: number })[];
+	private readonly maxima: readonly { readonly from: number; readonly to: number; readonly most: number }[];
+	private readonly wants: readonly { readonly task: number; readonly by: number; readonly rate: number }[];
 	private readonly counted: readonly number[];
 	private readonly constant: number;
 	private readonly weights: Problem['weights'];
@@ -156,13 +163,13 @@ export class Network {
 		this.maxima = problem.lags.flatMap(({ from, to, max: most }) => {
 			const [i, k] = [index.get(from), index.get(to)];
 			if (most === undefined || i === undefined || k === undefined) return [];
-			return [{ from: this.endPoints[i]!, event: eventAt(k, 0), most }];
+			return [{ from: i, to: k, most }];
 		});
 		this.wants = problem.wants.flatMap(({ task, by, rate }) => {
 			const i = index.get(task);
-			return i === undefined || rate === 0 ? [] : [{ ...this.endPoints[i]!, by, rate }];
+			return i === undefined || rate === 0 ? [] : [{ task: i, by, rate }];
 		});
-		this.counted = tasks.flatMap((t, i) => (t.ahead ? [] : [eventAt(i, 0)]));
+		this.counted = tasks.flatMap((t, i) => (t.ahead ? [] : [i]));
 		this.constant = problem.choices.reduce(
 			(sum, c) => sum + (c.options.find((o) => o.id === picks[c.id])?.cost ?? 0),
 			0
@@ -209,9 +216,32 @@ export class Network {
 		return this.events.map((e) => this.tasks[e.task]!);
 	}
 
-	/** What the last evening cost, by the problem's own prices; a wait that was longer than it may be counts in part as late. */
-	cost(lengths: Float64Array): number {
-		const { weights, instants, due } = this;
+	/** Each event by its task, and the share of it at which it comes: the same in any plan. */
+	get eventNames(): readonly string[] {
+		return this.events.map((e) => `${this.tasks[e.task]!} ${e.share.toFixed(4)}`);
+	}
+
+	/** The last evening as it was: where another net of the same tasks has played it, in that one's words. */
+	private seen(lengths: Float64Array, by: Network): Evening {
+		if (by === this)
+			return { instants: this.instants, start: (i) => this.startOf(i), end: (i) => this.endOf(i, lengths) };
+		const place = new Map(by.tasks.map((id, i) => [id, i]));
+		const at = this.tasks.map((id) => place.get(id) ?? -1);
+		return {
+			instants: by.instants,
+			start: (i) => (at[i]! < 0 ? NaN : by.startOf(at[i]!)),
+			end: (i) => (at[i]! < 0 ? NaN : by.endOf(at[i]!, lengths))
+		};
+	}
+
+	/**
+	 * What the last evening cost, by the problem's own prices; a wait that was longer than it may be counts in part as late.
+	 *
+	 * @param by the net that has played it, where the rest was planned anew
+	 */
+	cost(lengths: Float64Array, by: Network = this): number {
+		const { weights, due } = this;
+		const { instants, start, end } = this.seen(lengths, by);
 		let cost = this.constant;
 		let last = -Infinity;
 		for (let k = 0; k < instants.length; k++) {
@@ -219,24 +249,30 @@ export class Network {
 			if (instants[k]! > last) last = instants[k]!;
 		}
 		for (const s of this.servings) {
-			const wait = instants[s.service]! - s.offset - this.of(s, lengths);
+			const wait = instants[s.service]! - s.offset - end(s.task);
 			if (wait > s.free) cost += s.rate * (wait - s.free);
 			if (wait > s.most) cost += weights.slip * spoiling * (wait - s.most);
 		}
-		for (const w of this.wants) cost += w.rate * Math.max(0, this.of(w, lengths) - w.by);
-		for (const m of this.maxima)
-			cost += weights.slip * spoiling * Math.max(0, this.at[m.event]! - this.of(m.from, lengths) - m.most);
+		for (const w of this.wants) {
+			const over = end(w.task) - w.by;
+			if (over > 0) cost += w.rate * over;
+		}
+		for (const m of this.maxima) {
+			const over = start(m.to) - end(m.from) - m.most;
+			if (over > 0) cost += weights.slip * spoiling * over;
+		}
 		if (weights.span > 0 && this.counted.length > 0) {
 			let first = Infinity;
-			for (const e of this.counted) if (this.at[e]! < first) first = this.at[e]!;
+			for (const i of this.counted) if (start(i) < first) first = start(i);
 			cost += weights.span * (last - first);
 		}
 		return cost;
 	}
 
 	/** How many longest waits were broken in the last evening. */
-	breaches(lengths: Float64Array): number {
-		return this.maxima.reduce((n, m) => (this.at[m.event]! - this.of(m.from, lengths) > m.most + same ? n + 1 : n), 0);
+	breaches(lengths: Float64Array, by: Network = this): number {
+		const { start, end } = this.seen(lengths, by);
+		return this.maxima.reduce((n, m) => (start(m.to) - end(m.from) > m.most + same ? n + 1 : n), 0);
 	}
 
 	/**

@@ -10,6 +10,7 @@ import { solveNow } from '../testing/solve-now';
 import { batch, Draw, Lengths, shuffled, type Spread } from './draws';
 import { Network } from './network';
 import { quantileOf, rehearse, rehearseNow, type Rehearsal } from './rehearse';
+import { Troubles, type Struck } from './troubles';
 
 const causal = (problem: Problem): Problem => ({
 	...problem,
@@ -268,4 +269,27 @@ describe('luck', () => {
 		expect(quantileOf([0, 10], 0.25)).toBe(2.5);
 		expect(quantileOf([], 0.5)).toBeNaN();
 	});
+});
+
+test('mishaps come as often as they are said to, and cost what they cost on the mean; the same evening brings the same ones', () => {
+	const task = (cooks: readonly string[], part?: string) => ({ part, start: 0, length: 10_000, cooks, event: 0 });
+	const extra = (tasks: readonly Struck[], perHour: number) => {
+		const troubles = new Troubles(tasks, ['ann'], perHour, 0, 3600, 5);
+		const runs = 40_000;
+		let sum = 0;
+		for (let evening = 0; evening < runs; evening++) {
+			const lengths = new Float64Array(tasks.length);
+			troubles.strike(evening, lengths, new Float64Array(1));
+			sum += lengths.reduce((a, b) => a + b, 0);
+		}
+		return sum / runs;
+	};
+	// Three in ten are late, by four minutes on the mean; nobody's hands are asked for.
+	expect(extra([task([])], 2) / (2 * 0.3 * 240)).toBeCloseTo(1, 1);
+	// Two in ten call the cook to the door for four minutes.
+	expect(extra([task(['ann'])], 2) / (2 * 0.2 * 240)).toBeCloseTo(1, 1);
+	// Two in ten are begun again: half an hour in, on the mean of an hour.
+	expect(extra([task(['bob'], 'fish')], 2) / (2 * 0.2 * 1800)).toBeCloseTo(1, 1);
+	expect(extra([task([])], 0)).toBe(0);
+	expect(extra([task([])], 3)).toBe(extra([task([])], 3));
 });

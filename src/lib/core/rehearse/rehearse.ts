@@ -2,6 +2,7 @@
 import type { Problem, Schedule } from '../plan/problem';
 import { batch, Delays, Lengths, type Spread } from './draws';
 import { Network, type Policy } from './network';
+import { Troubles, type Struck } from './troubles';
 
 export interface Rehearsal {
 	readonly problem: Problem;
@@ -11,6 +12,14 @@ export interface Rehearsal {
 	readonly policy: Policy;
 	/** Tasks that somebody has to see to, each time so many seconds late on the mean; absent: all in time. */
 	readonly dithering?: { readonly mean: number; readonly concerns: (task: string) => boolean } | undefined;
+	/** What goes wrong: how many mishaps an hour, and how they find each task; absent: nothing does. */
+	readonly mishaps?:
+		| {
+				readonly perHour: number;
+				readonly cooks: readonly string[];
+				readonly struck: (task: string) => Omit<Struck, 'event' | 'start' | 'length'> | undefined;
+		  }
+		| undefined;
 	/** A service that goes out no later than so many seconds is on time. */
 	readonly tolerance: number;
 	/** Evenings. */
@@ -83,7 +92,7 @@ const fanOf = (values: Float64Array): Fan => {
 };
 
 /** Evenings as they are counted. */
-class Tally {
+export class Tally {
 	private n = 0;
 	private readonly onTime: Int32Array;
 	private allOnTime = 0;
@@ -115,9 +124,18 @@ class Tally {
 		this.delays = new Float64Array(net.tasks.length);
 	}
 
-	/** Count the evening that was played last. */
-	count(lengths: Float64Array): void {
-		const { net, n } = this;
+	/**
+	 * Count the evening that was played last.
+	 *
+	 * @param lengths s, by task
+	 * @param net of the plan that it ended with, where that was another one: of the same services and tasks
+	 */
+	count(lengths: Float64Array, net: Network = this.net): void {
+		const { n } = this;
+		const isOwn = net === this.net;
+		const place = isOwn ? undefined : new Map(net.tasks.map((id, i) => [id, i]));
+		/** A task of this one in the other; none where that does without. */
+		const at = (i: number) => (place ? place.get(this.net.tasks[i]!) : i);
 		let isLate = false;
 		for (let k = 0; k < net.instants.length; k++) {
 			const slip = net.instants[k]! - net.due[k]!;
@@ -129,17 +147,22 @@ class Tally {
 			this.allOnTime++;
 			this.inBatch++;
 		}
-		for (let i = 0; i < net.tasks.length; i++) this.ends[i]![n] = net.endOf(i, lengths);
-		net.servings.forEach((s, k) => {
+		for (let i = 0; i < this.net.tasks.length; i++) {
+			const own = at(i);
+			this.ends[i]![n] = own === undefined ? NaN : net.endOf(own, lengths);
+		}
+		this.net.servings.forEach((s, k) => {
 			this.waits[k]![n] = net.instants[s.service]! - s.offset - this.ends[s.task]![n]!;
 		});
-		this.cost += net.cost(lengths);
-		this.breaches += net.breaches(lengths);
-		net.critical(lengths, this.marks);
-		for (let i = 0; i < this.marks.length; i++) {
-			if (this.marks[i] === 0) continue;
+		this.cost += this.net.cost(lengths, net);
+		this.breaches += this.net.breaches(lengths, net);
+		const marks = isOwn ? this.marks : new Uint8Array(net.tasks.length);
+		net.critical(lengths, marks);
+		for (let i = 0; i < this.net.tasks.length; i++) {
+			const own = at(i);
+			if (own === undefined || marks[own] === 0) continue;
 			this.criticals[i]! += 1;
-			const over = lengths[i]! - net.lengths[i]!;
+			const over = lengths[own]! - this.net.lengths[i]!;
 			if (!isLate || over <= 0) continue;
 			this.blamed[i]! += 1;
 			this.delays[i]! += over;
@@ -203,32 +226,54 @@ class Tally {
  * Rehearse a plan, as a stream the caller pulls and may drop: after a few evenings, then after each batch, what is known so far. The value
  * returned is final.
  */
-export function* rehearse({
-	problem,
-	schedule,
-	durations,
-	dithering,
-	policy,
-	tolerance,
-	runs,
-	seed
-}: Rehearsal): Generator<() => Odds, Odds> {
+export function* rehearse(rehearsal: Rehearsal): Generator<() => Odds, Odds> {
+	const { problem, schedule, policy, tolerance, runs } = rehearsal;
 	const net = new Network(problem, schedule, policy);
-	const lengths = new Lengths(net.tasks, net.lengths, durations, seed);
-	const events = net.eventTasks;
-	const delays = dithering && new Delays(events, dithering.mean, dithering.concerns, seed);
-	const drawn = new Float64Array(net.tasks.length);
-	const late = new Float64Array(events.length);
+	const draw = drawing(net, rehearsal);
 	const tally = new Tally(net, tolerance, runs);
 	for (let evening = 0; evening < runs; evening++) {
-		lengths.draw(evening, drawn);
-		delays?.draw(evening, late);
-		net.play(drawn, late);
-		tally.count(drawn);
+		const { lengths, late } = draw(evening);
+		net.play(lengths, late);
+		tally.count(lengths);
 		const isTold = evening + 1 === beginning || (evening + 1) % batch === 0;
 		if (isTold && evening + 1 < runs) yield () => tally.odds();
 	}
 	return tally.odds();
+}
+
+/** Draws one evening after the other, into the same arrays: how long each task takes, how much later than it could each event comes, s. */
+export function drawing(
+	net: Network,
+	{ schedule, durations, dithering, mishaps, seed }: Rehearsal
+): (evening: number) => { readonly lengths: Float64Array; readonly late: Float64Array } {
+	const events = net.eventTasks;
+	const drawn = new Lengths(net.tasks, net.lengths, durations, seed);
+	const delays = dithering && new Delays(events, dithering.mean, dithering.concerns, seed);
+	const troubles = mishaps && troublesOf(net, schedule, mishaps, seed);
+	const lengths = new Float64Array(net.tasks.length);
+	const late = new Float64Array(events.length);
+	return (evening) => {
+		drawn.draw(evening, lengths);
+		if (troubles) late.fill(0);
+		delays?.draw(evening, late);
+		troubles?.strike(evening, lengths, late);
+		return { lengths, late };
+	};
+}
+
+/** Mishaps as they find a plan, until ten minutes before the last service. */
+function troublesOf(
+	net: Network,
+	{ starts = {} }: Schedule,
+	{ perHour, cooks, struck }: NonNullable<Rehearsal['mishaps']>,
+	seed: number
+): Troubles {
+	const tasks = net.tasks.map((id, i) => {
+		const own = struck(id);
+		return own && { ...own, start: starts[id]!, length: net.lengths[i]!, event: net.eventTasks.indexOf(id) };
+	});
+	const first = Math.min(...tasks.flatMap((t) => (t ? [t.start] : [])));
+	return new Troubles(tasks, cooks, perHour, first + 120, Math.max(...net.due) - 600, seed);
 }
 
 /** Rehearse to the end. */

@@ -6,3 +6,5 @@ export const usualTolerance = 120;
 export const usualDithering = 10;
 /** Evenings of a rehearsal. */
 export const usualRuns = 4096;
+/** Evenings of a rehearsal in which the rest is planned anew whenever something comes between. */
+export const usualReplanned = 48;

@@ -1,6 +1,8 @@
 // How likely a plan is on time, what is to blame, and what room behind its steps would bring: in words.
 import type { Room } from '../model/meal';
-import type { Blame, RoomOffer } from '../rehearse/evening';
+import type { Blame } from '../rehearse/evening';
+import type { RoomOffer } from '../rehearse/offers';
+import type { Eaten } from '../rehearse/eaten';
 import type { Odds } from '../rehearse/rehearse';
 import { formatClock, formatDuration, minute } from '../units/time';
 import type { SpokenPlan } from './speak';
@@ -14,7 +16,8 @@ export function inHundred(share: number): number {
 /** “61 evenings in 100 on time”. */
 export const wordOnTime = (share: number): string => {
 	const n = inHundred(share);
-	return n === 100 ? 'Every evening on time' : n === 0 ? 'No evening on time' : `${n} evenings in 100 on time`;
+	if (n === 100 || n === 0) return n === 100 ? 'Every evening on time' : 'No evening on time';
+	return `${n} evening${n === 1 ? '' : 's'} in 100 on time`;
 };
 
 /** “61 evenings in 100 on time; celeriac gratin is to blame in 24”. */
@@ -65,7 +68,24 @@ const roomNames: Readonly<Record<Room | 'none', string>> = {
 	some: 'With some room behind each step',
 	much: 'With much room behind each step'
 };
-export const wordRoom = (room: Room | undefined): string => roomNames[room ?? 'none'];
+/** @param part what it is behind, where not behind all steps */
+export const wordRoom = (room: Room | undefined, part?: string): string =>
+	part === undefined
+		? roomNames[room ?? 'none']
+		: `With ${room ?? 'no'} room behind the steps of ${part.toLowerCase()}`;
+
+/** “one mishap an hour”. */
+export const wordMishaps = (perHour: number): string =>
+	perHour === 0 ? 'none' : perHour === 1 ? 'one an hour' : `${perHour} an hour`;
+
+/** “; 58 °C at the first bite, in one of ten 49, which is too cool”. */
+export function wordEaten(usual: Eaten | undefined, late: Eaten | undefined): string {
+	if (!usual) return '';
+	const whole = ({ celsius }: Eaten) => Math.round(celsius);
+	const isCool = ({ celsius, least }: Eaten) => (celsius < least - 0.5 ? ', which is too cool' : '');
+	const often = late && whole(usual) - whole(late) >= 2 ? `, in one of ten ${whole(late)} °C${isCool(late)}` : '';
+	return `; ${whole(usual)} °C at the first bite${isCool(usual)}${often}`;
+}
 
 /** As a cook rounds it. */
 const halfMinutes = (seconds: number) => formatDuration(Math.max(30, Math.round(seconds / 30) * 30));

@@ -1,11 +1,17 @@
 <!-- How likely the plan is on time: evenings played in the background, who is to blame, and what room would bring. -->
 <script lang="ts">
-	import { worthWhile, type RoomOffer } from '../../core/rehearse/evening';
+	import { bestBuy, worthWhile, type RoomOffer } from '../../core/rehearse/offers';
+	import type { How } from '../../core/rehearse/how';
 	import { usualTolerance } from '../../core/rehearse/usual';
+	import type { Eaten } from '../../core/rehearse/eaten';
+	import { inUnits } from '../../core/words/quantities';
+	import type { Measure } from '../../core/units/amount';
 	import { formatDuration } from '../../core/units/time';
 	import {
 		inHundred,
 		wordBlame,
+		wordEaten,
+		wordMishaps,
 		wordOnTime,
 		wordPlaying,
 		wordPriceOfRoom,
@@ -21,15 +27,26 @@
 	interface Props {
 		rehearsing: Rehearsing;
 		plan: SpokenPlan;
-		onpolicy: (policy: Rehearsing['policy']) => void;
+		onplay: (how: How) => void;
+		/** °C at the first bite after so long a wait, where it is eaten hot. */
+		measure: Measure;
+		eaten: (part: string, wait: number) => Eaten | undefined;
 		onchoose: (step: string) => void;
 		onapply: (offer: RoomOffer) => void;
 	}
-	const { rehearsing, plan, onpolicy, onchoose, onapply }: Props = $props();
+	const { rehearsing, plan, onplay, measure, eaten, onchoose, onapply }: Props = $props();
 
-	const { odds, offers, blame } = $derived(rehearsing);
+	const { odds, offers, blame, how } = $derived(rehearsing);
+	const ways = [
+		['hold', 'as planned'],
+		['early', 'as soon as they can'],
+		['replan', 'as replanned on the way']
+	] as const;
+	const rates = [0, 1, 3];
 	const mostBlamed = 4;
 	const shown = $derived(worthWhile(offers, odds?.onTime ?? 1));
+	const best = $derived(bestBuy(shown, odds?.onTime ?? 1, plan.from));
+	const nameOf = (id: string | undefined) => plan.parts.find((p) => (p.of ?? p.id) === id)?.name;
 	/** How long each part waits for its plate; of batches the one that is ready last. */
 	const waits = $derived(
 		plan.parts.flatMap((part) => {
@@ -40,9 +57,9 @@
 	);
 	const items = $derived(
 		shown.map((offer) => ({
-			id: offer.room ?? 'none',
-			say: wordRoom(offer.room),
-			gains: `${inHundred(odds?.onTime ?? 0)} → ${inHundred(offer.onTime)} in 100`,
+			id: `${offer.room ?? 'none'} ${offer.part ?? ''}`,
+			say: wordRoom(offer.room, nameOf(offer.part)),
+			gains: `${inHundred(odds?.onTime ?? 0)} → ${inHundred(offer.onTime)} in 100${offer === best && shown.length > 1 ? ', the most for each minute' : ''}`,
 			effect: wordPriceOfRoom(offer, plan.from),
 			onapply: () => {
 				onapply(offer);
@@ -56,19 +73,30 @@
 		<h2>How likely?</h2>
 		<fieldset>
 			<legend>Steps begin</legend>
-			{#each [['hold', 'as planned'], ['early', 'as soon as they can']] as const as [policy, say] (policy)}
+			{#each ways as [begin, say] (begin)}
 				<label>
 					<input
 						type="radio"
 						name="policy"
-						checked={rehearsing.policy === policy}
+						checked={how.begin === begin}
 						onchange={() => {
-							onpolicy(policy);
+							onplay({ ...how, begin });
 						}}
 					/>{say}
 				</label>
 			{/each}
 		</fieldset>
+		<label
+			>Mishaps
+			<select
+				value={how.mishaps}
+				onchange={(event) => {
+					onplay({ ...how, mishaps: Number(event.currentTarget.value) });
+				}}
+			>
+				{#each rates as rate (rate)}<option value={rate}>{wordMishaps(rate)}</option>{/each}
+			</select>
+		</label>
 	</header>
 	{#if odds}
 		<p class="chance" role="status">
@@ -98,11 +126,16 @@
 		{/if}
 		{#if waits.length > 0}
 			<details>
-				<summary>How long each part waits for its plate</summary>
+				<summary>How long each part waits for its plate, and how it is eaten</summary>
 				<dl>
 					{#each waits as w (w.part.id)}<div>
 							<dt>{w.part.name}</dt>
-							<dd>{wordWait(w.wait)}</dd>
+							<dd>
+								{wordWait(w.wait)}{inUnits(
+									wordEaten(eaten(w.part.id, w.wait.p50), eaten(w.part.id, w.wait.p90)),
+									measure
+								)}
+							</dd>
 						</div>{/each}
 				</dl>
 			</details>

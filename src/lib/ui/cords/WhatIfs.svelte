@@ -1,7 +1,8 @@
 <!-- What would help: each change really planned, the one that gains most for what it costs the cook first. -->
 <script lang="ts">
-	import { ranked } from '../../core/plan/advise/rank';
+	import { ranked, rankedByChance } from '../../core/plan/advise/rank';
 	import type { WhatIf } from '../../core/plan/advise/what-if';
+	import { inHundred } from '../../core/words/odds';
 	import type { SpokenWhatIf } from '../../state/planning.svelte';
 	import PricedList from './PricedList.svelte';
 
@@ -16,13 +17,17 @@
 	const { found, isTrying, canAsk, onask, onapply }: Props = $props();
 
 	const most = 10;
-	const useful = $derived(ranked(found ?? []).filter((f) => f.wordedEffect !== ''));
+	let by: 'minutes' | 'chance' = $state('minutes' as 'minutes' | 'chance');
+	const useful = $derived(
+		by === 'chance' ? rankedByChance(found ?? []) : ranked(found ?? []).filter((f) => f.wordedEffect !== '')
+	);
 	const useless = $derived((found?.length ?? 0) - useful.length);
 	const items = $derived(
-		useful.slice(0, most).map(({ id, say, wordedEffect: effect, apply }) => ({
+		useful.slice(0, most).map(({ id, say, wordedEffect, chance, apply }) => ({
 			id,
 			say,
-			effect,
+			...(chance && { gains: `${inHundred(chance.before)} → ${inHundred(chance.after)} in 100 on time` }),
+			effect: wordedEffect === '' ? 'the plan itself stays as good' : wordedEffect,
 			onapply:
 				apply &&
 				(() => {
@@ -38,6 +43,13 @@
 		<button type="button" disabled={!canAsk || isTrying} onclick={onask}>
 			{isTrying ? 'Trying …' : found ? 'Try again' : 'Try what would help'}
 		</button>
+		{#if found}<label
+				>First what gains
+				<select bind:value={by}>
+					<option value="minutes">most for its trouble</option>
+					<option value="chance">most evenings on time</option>
+				</select>
+			</label>{/if}
 	</header>
 	{#if found}
 		<PricedList {items} />

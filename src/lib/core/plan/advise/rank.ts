@@ -19,6 +19,15 @@ const effort: Readonly<Record<Exclude<What['kind'], 'without' | 'nothing'>, numb
 	burner: 1200
 };
 
+/** As many evenings more in a hundred on time are worth a word. */
+const moreOften = 0.02;
+
+/** The changes that make an evening on time more likely, the one that does so most first. */
+export const rankedByChance = <T extends Pick<WhatIf, 'chance'>>(found: readonly T[]): readonly T[] => {
+	const gain = ({ chance }: T) => (chance ? chance.after - chance.before : 0);
+	return found.filter((f) => gain(f) >= moreOften).toSorted((a, b) => gain(b) - gain(a));
+};
+
 /** Less is not worth a word. */
 const worthwhile = 60;
 

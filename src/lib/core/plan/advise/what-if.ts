@@ -21,8 +21,17 @@ export interface WhatIf {
 	readonly after: number;
 	/** What that is for the cook. */
 	readonly effect: Effect;
+	/** Share of the evenings on time without it and with it, where that was rehearsed. */
+	readonly chance?: { readonly before: number; readonly after: number };
 	readonly apply?: Change['apply'];
 }
+
+/** Rehearses a plan: the share of its evenings on time; with what its problem has that the meal has not. */
+export type Judge = (
+	request: Sought,
+	plan: Plan,
+	alter?: Change['alter']
+) => Generator<undefined, number | undefined, void>;
 
 /** Changes after which the plan in force can be cooked as it is. */
 const onlyAdds: ReadonlySet<What['kind']> = new Set<What['kind']>(['help', 'burner', 'board', 'vessel', 'beforehand']);
@@ -34,10 +43,13 @@ const whatIfBudget = 10_000;
  * Try every change worth trying, each from the plan in force and with the same work. A gain is held against what that work
  * makes of the plan with nothing changed, so that it is the change's own. Yields after each slice of work whatever was
  * found since the last one.
+ *
+ * @param judge how likely a plan is on time
  */
-export function* whatIfs(request: Sought, plan: Plan): Generator<WhatIf | undefined, void, void> {
+export function* whatIfs(request: Sought, plan: Plan, judge?: Judge): Generator<WhatIf | undefined, void, void> {
 	const now: Change = { id: 'nothing', what: { kind: 'nothing' }, then: request };
 	const before = (yield* tryOut(request, plan, now)) ?? plan;
+	const first = judge && (yield* judge(request, before));
 	for (const change of changesFor(request, plan)) {
 		const after = yield* tryOut(request, plan, change);
 		if (!after) continue;
@@ -45,7 +57,11 @@ export function* whatIfs(request: Sought, plan: Plan): Generator<WhatIf | undefi
 		// Whoever has more of something need not use it.
 		const better = onlyAdds.has(what.kind) && after.objective > before.objective ? before : after;
 		const gain = before.objective - better.objective;
-		yield { id, what, gain, after: better.objective, effect: effectOf(before, better), ...(apply ? { apply } : {}) };
+		const then =
+			judge && (better === before ? first : yield* judge({ ...request, ...change.then }, better, change.alter));
+		const chance = first === undefined || then === undefined ? {} : { chance: { before: first, after: then } };
+		const effect = effectOf(before, better);
+		yield { id, what, gain, after: better.objective, effect, ...chance, ...(apply ? { apply } : {}) };
 	}
 }
 
