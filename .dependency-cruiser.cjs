@@ -1,5 +1,5 @@
 // The direction of dependencies: routes → state → {workers, data} → core, routes → ui → core.
-const pure = '^node_modules/(zod|pure-rand|convert|htmlparser2|domutils|domhandler)/'; // every package core may use
+const pure = '^node_modules/(zod|pure-rand|convert|htmlparser2|domutils|domhandler|ical[.]js)/'; // every package core may use
 const layers = {
 	// folder under src/lib: what it may import from src/lib
 	'core/': 'core/',

@@ -41,8 +41,20 @@
 		};
 	});
 
+	const pages = [
+		{ path: '/plan/paper', name: 'On paper: print run sheet, stations, shopping, bowls' },
+		{ path: '/plan#along', name: 'Calendar with alarms (iCalendar)' },
+		{ path: '/plan#along', name: 'Run sheet as CSV' },
+		{ path: '/plan#along', name: 'Cords as SVG' },
+		{ path: '/menu/amounts', name: 'Shopping and bowls as CSV' },
+		{ path: '/menu/paste', name: 'Paste a recipe' },
+		{ path: '/menu#files', name: 'Save as a recipe (JSON-LD), copy a link, export' },
+		{ path: '/menu/backup', name: 'Backup: everything in one file' }
+	];
+
 	const things = $derived<Found[]>([
 		...places.map((p) => ({ id: p.path, name: p.name, kind: 'place', go: () => void goto(p.path) })),
+		...pages.map((p) => ({ id: `page ${p.name}`, name: p.name, kind: 'page', go: () => void goto(p.path) })),
 		...app.meals.map((m) => ({
 			id: `meal ${m.id}`,
 			name: m.name,

@@ -219,6 +219,7 @@ describe('the saver', () => {
 			list: () => Promise.resolve({ good: [], kept: [] }),
 			get: () => Promise.resolve(undefined),
 			remove: () => Promise.resolve(),
+			count: () => Promise.resolve(0),
 			restore: () => Promise.resolve(undefined),
 			async save(value, from): Promise<Saved<Note>> {
 				most = Math.max(most, ++inFlight);

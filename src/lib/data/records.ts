@@ -25,6 +25,7 @@ export interface Records<T> {
 	 */
 	save(value: T, from: number): Promise<Saved<T>>;
 	remove(id: string): Promise<void>;
+	count(): Promise<number>;
 	/** Bring back what was kept aside, where it can be read now and nothing of its id is there. */
 	restore(kept: KeptRecord): Promise<Stored<T> | undefined>;
 }
@@ -116,6 +117,7 @@ export function records<T extends { readonly id: string }>(
 				return { ok: true, revision };
 			}),
 		remove: (id) => guarded(() => db.delete(store, id)),
+		count: () => guarded(() => db.count(store)),
 		restore: (kept) =>
 			guarded(async () => {
 				const record = kept.record as Partial<StoredRecord> | null;

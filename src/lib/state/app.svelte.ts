@@ -1,6 +1,7 @@
 // What the application holds now: meals, kitchens, the plan; the only place where core, data and workers meet.
 import { createContext } from 'svelte';
 import { parseJson, readFile, writeFile, writeTechnique } from '../core/formats/juntos/juntos';
+import { isBackup } from '../core/formats/juntos/backup';
 import { isRecordFile, readRecordFile } from '../core/formats/juntos/record';
 import type { Issue } from '../core/issues';
 import { wordIssue } from '../core/words/issues';
@@ -15,9 +16,11 @@ import { active, type Run } from '../core/run/events';
 import { dateAt } from '../core/units/zoned';
 import { DataError, type KeptRecord } from '../data/database';
 import { blobOf } from '../data/pictures';
+import { linkOf, textInLink } from '../data/link';
 import { Saver, type Clash } from '../data/saver';
 import { openTabs, type SavedNews, type Tabs } from '../data/tabs';
 import { startPlanner, type PlannerClient } from '../workers/client';
+import { Backups } from './backups.svelte';
 import { History } from './history.svelte';
 import { MeasureChoice } from './measure.svelte';
 import { Notices } from './notices.svelte';
@@ -53,6 +56,20 @@ export class App {
 	/** The recipe that was pasted. */
 	readonly pasting = new Pasting();
 	readonly record = new Recording({ newId: newName, by: 'this device', now: () => Date.now() });
+	/** Everything in one file, and back. */
+	readonly backups = new Backups({
+		table: () => this.history.now,
+		library: () => this.library,
+		record: this.record,
+		store: () => this.store,
+		change: (change) => {
+			this.changeTable(change);
+		},
+		onError: (error) => {
+			this.notices.warn(error.message);
+		},
+		now: () => Date.now()
+	});
 	readonly history: History<Table>;
 	/** Records that could not be read, kept aside. */
 	kept: readonly KeptRecord[] = $state.raw([]);
@@ -93,6 +110,7 @@ export class App {
 	/** Read the browser's data, or put the demo meals there on a first visit. Returns what ends it all. */
 	async start(): Promise<void> {
 		this.measure.start();
+		this.backups.start();
 		({ library: this.library } = await import('../core/library/library'));
 		try {
 			const store = await openStore(
@@ -108,6 +126,8 @@ export class App {
 			this.notices.warn(error.message);
 		}
 		this.isReady = true;
+		const reminder = await this.backups.reminder();
+		if (reminder !== undefined) this.notices.warn(reminder, [], 'backup');
 	}
 
 	/** Save and listen from now on. */
@@ -273,20 +293,52 @@ export class App {
 			return;
 		}
 		const text = await file.text();
-		if (isRecordFile(text)) {
-			await this.importRecord(name, text, refuse);
-			return;
-		}
+		if (isBackup(text)) await this.backups.look(name, text);
+		else if (isRecordFile(text)) await this.importRecord(name, text, refuse);
+		else this.take(name, text, refuse);
+	}
+
+	/** The open meal and its kitchen in the fragment of a link; `undefined` where it is too large for one. */
+	link(): Promise<string | undefined> {
+		const { text } = this.exportFile();
+		return linkOf(JSON.stringify(JSON.parse(text)));
+	}
+
+	/** Take in the meal of a link, beside what is here; whether there was one. */
+	async takeLink(hash: string): Promise<boolean> {
+		const text = await textInLink(hash);
+		const refuse = (issues: readonly Issue[]) => {
+			this.notices.warn(
+				'The meal in this link was not taken in; nothing has changed.',
+				issues.map(wordIssue),
+				'import'
+			);
+		};
+		if (text === undefined)
+			this.notices.warn('The meal in this link was not taken in; nothing has changed.', [
+				'The link is cut off, or was changed on its way: have it sent again, or sent as a file.'
+			]);
+		else this.take('The meal of the link', text, refuse, true);
+		return text !== undefined;
+	}
+
+	/** Take in the text of a file; one of the same name as what is here takes its place, or is put beside it. */
+	private take(name: string, text: string, refuse: (issues: readonly Issue[]) => void, isBeside = false): void {
 		const read = readFile(text, this.shelf);
 		if (!read.ok) {
 			refuse(read.issues);
 			return;
 		}
-		const { meal, kitchen, technique } = read.value;
+		const { kitchen, technique } = read.value;
+		const mine = this.history.now.meals.find((m) => m.id === read.value.meal?.id);
+		const meal =
+			isBeside && read.value.meal && mine && !same(mine, read.value.meal)
+				? withFreeId(read.value.meal, this.history.now.meals, 'from a link')
+				: read.value.meal;
 		const { meals, kitchens, techniques, open } = this.history.now;
 		const own = kitchen && kitchens.find((k) => k.id === kitchen.id);
 		// A kitchen that is there and differs stays as it is: other meals are cooked in it.
-		const taken = kitchen && own && !same(own, kitchen) ? withFreeId(kitchen, kitchens) : kitchen;
+		const taken = kitchen && own && !same(own, kitchen) ? withFreeId(kitchen, kitchens, 'from a file') : kitchen;
 		const allKitchens = taken ? merged(kitchens, [taken]) : kitchens;
 		const moved = meal && taken && meal.kitchen === kitchen?.id ? { ...meal, kitchen: taken.id } : meal;
 		if (moved && !allKitchens.some((k) => k.id === moved.kitchen)) {
@@ -311,7 +363,8 @@ export class App {
 
 	/** A record may hold pictures. */
 	private async largestFor(file: File): Promise<number> {
-		return isRecordFile(await file.slice(0, 200).text()) ? largestRecord : largest;
+		const head = await file.slice(0, 200).text();
+		return isRecordFile(head) || isBackup(head) ? largestRecord : largest;
 	}
 
 	/** Take in a record of another device: each evening once, with all that is known of it on either. */
@@ -348,6 +401,7 @@ export class App {
 	}
 
 	private change(table: Table): void {
+		void this.backups.askToPersist();
 		this.history.push(table);
 		this.settle();
 	}
@@ -460,12 +514,16 @@ function withRecord(table: Table, kind: Kind, record: Kept): Table {
 }
 
 /** The same under an id, and a name, that nothing else has. */
-function withFreeId(kitchen: Kitchen, kitchens: readonly Kitchen[]): Kitchen {
+function withFreeId<T extends { readonly id: string; readonly name: string }>(
+	one: T,
+	all: readonly { readonly id: string }[],
+	from: string
+): T {
 	const id = freeId(
-		kitchens.map((k) => k.id),
-		kitchen.id
+		all.map((k) => k.id),
+		one.id
 	);
-	return { ...kitchen, id, name: `${kitchen.name}, from a file`.slice(0, 80) };
+	return { ...one, id, name: `${one.name}, ${from}`.slice(0, 80) };
 }
 
 function found<T extends { readonly id: string }>(list: readonly T[], id: string): T {

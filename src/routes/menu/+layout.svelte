@@ -7,6 +7,7 @@
 	import { evenings } from '$lib/core/model/meal';
 	import { eveningOf } from '$lib/core/plan/compile/calm';
 	import { measures } from '$lib/core/units/amount';
+	import { isLink } from '$lib/data/link';
 	import { getApp } from '$lib/state/app.svelte';
 	import { inKitchen, shown, withMealArchived, withMealBack, withMealCopy, withNewMeal } from '$lib/state/table';
 	import KeptBar from '$lib/ui/KeptBar.svelte';
@@ -33,8 +34,16 @@
 		{ path: '/menu/loads', name: 'Trays and batches' },
 		{ path: '/menu/ahead', name: 'Ahead' },
 		{ path: '/menu/techniques', name: 'Techniques' },
-		{ path: '/menu/paste', name: 'Paste a recipe' }
+		{ path: '/menu/paste', name: 'Paste a recipe' },
+		{ path: '/menu/backup', name: 'Backup' }
 	];
+	// A meal that came in a link: taken in once, and out of the address.
+	$effect(() => {
+		const { hash } = page.url;
+		if (!app.isReady || !isLink(hash)) return;
+		void app.takeLink(hash).then(() => goto('/menu', { replaceState: true }));
+	});
+
 	/** Shorter is no recipe, characters. */
 	const least = 80;
 

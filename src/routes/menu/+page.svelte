@@ -26,6 +26,9 @@
 		withVesselOf,
 		withWish
 	} from '$lib/core/model/edit-meal';
+	import { goto } from '$app/navigation';
+	import { mealRecipe } from '$lib/core/formats/recipe/recipe-out';
+	import { asPlanned } from '$lib/core/plan/describe/as-planned';
 	import type { Part } from '$lib/core/model/meal';
 	import type { Technique } from '$lib/core/model/technique';
 	import { traysOf } from '$lib/core/plan/compile/trays';
@@ -55,6 +58,34 @@
 	/** How a part belongs to others: its tray, its pan, what it finishes; and what is amiss with that. */
 	const tiesOf = (part: Part) =>
 		wordTies(meal, part, trays, techniques).map((t) => ({ ...t, text: units.say(t.text) }));
+
+	const asRecipe = () => ({
+		name: `${meal.id}.recipe.jsonld`,
+		text: mealRecipe(asPlanned(meal, planning.plan), planning.plan, techniques)
+	});
+
+	async function copyLink(): Promise<void> {
+		const link = await app.link();
+		if (link === undefined) {
+			app.notices.warn('This meal is too large for a link: export it, and send the file.', [], 'link');
+			return;
+		}
+		const whole = `${location.origin}/menu${link}`;
+		try {
+			await navigator.clipboard.writeText(whole);
+			app.notices.say(
+				`A link of ${whole.length} characters is copied: the meal and its kitchen are in it, nothing was sent.`
+			);
+		} catch {
+			app.notices.warn('The browser does not let it be copied. This is the link:', [whole], 'link');
+		}
+	}
+
+	/** A backup is looked at on its own page. */
+	async function take(file: File): Promise<void> {
+		await app.importFile(file);
+		if (app.backups.looked || app.backups.why.length > 0) await goto('/menu/backup');
+	}
 </script>
 
 <div class="columns">
@@ -163,7 +194,9 @@
 		<Files
 			kept={app.kept}
 			onexport={() => app.exportFile()}
-			onimport={(file) => void app.importFile(file)}
+			onrecipe={isOf && meal.parts.length > 0 ? asRecipe : undefined}
+			onlink={() => void copyLink()}
+			onimport={(file) => void take(file)}
 			onreset={() => {
 				app.resetDemo();
 			}}

@@ -16,6 +16,13 @@
 	import StepCard from '$lib/ui/cords/StepCard.svelte';
 	import HalfHour from '$lib/ui/cords/HalfHour.svelte';
 	import { formatDuration, timeOfDay } from '$lib/core/units/time';
+	import { writeCalendar } from '$lib/core/formats/calendar/calendar';
+	import { runSheetOf, sheetRows } from '$lib/core/formats/sheet/run-sheet';
+	import { dateAt } from '$lib/core/units/zoned';
+	import { zone } from '$lib/state/clocks';
+	import { download } from '$lib/ui/download';
+	import { csvOf } from '$lib/ui/menu/lists';
+	import TakeAlong from '$lib/ui/cords/TakeAlong.svelte';
 	import { eatenAfter } from '$lib/core/rehearse/eaten';
 	import { Rehearsing } from '$lib/state/rehearsing.svelte';
 	import { wordChance, wordPlaying } from '$lib/core/words/odds';
@@ -76,6 +83,27 @@
 			: wordPlaying
 	);
 	const fans = $derived(rehearsing.isOf === planning.plan ? rehearsing.odds?.tasks : undefined);
+
+	/** The next day on which it can still be served. */
+	const day = $derived(
+		now === undefined ? '' : dateAt(Date.now() + (now > planning.plan.from ? 86_400_000 : 0), zone())
+	);
+	const lines = () => runSheetOf(planning.plan, app.measure.now);
+
+	function saveCalendar(date: string): void {
+		const { id, name } = app.meal;
+		const text = writeCalendar({ id, name, date, zone: zone(), lines: lines() }, Date.now());
+		download(`${id}-${date}.ics`, text, 'text/calendar');
+	}
+
+	async function saveTable(): Promise<void> {
+		download(`${app.meal.id}-run-sheet.csv`, await csvOf(sheetRows(lines())), 'text/csv');
+	}
+
+	async function savePicture(): Promise<void> {
+		const { cordsSvg } = await import('$lib/ui/cords/svg-file');
+		download(`${app.meal.id}-cords.svg`, await cordsSvg(planning.spoken), 'image/svg+xml');
+	}
 
 	function key(event: KeyboardEvent): void {
 		const by = event.key === ']' ? 1 : event.key === '[' ? -1 : 0;
@@ -156,6 +184,13 @@
 		onapply={(change) => {
 			app.apply(change);
 		}}
+	/>
+	<TakeAlong
+		date={day}
+		zone={browser ? zone() : ''}
+		oncalendar={saveCalendar}
+		ontable={() => void saveTable()}
+		onpicture={() => void savePicture()}
 	/>
 	<PartList
 		plan={planning.spoken}

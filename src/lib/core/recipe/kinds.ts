@@ -51,6 +51,8 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 			const inner = letting(own.slice(word.length));
 			if (cold.test(own)) return inner === 'marinate' ? 'marinate' : 'chill';
 			if (inner === 'cook') return cookKind(lower, going);
+			if (inner === undefined && isTimed && inOven.test(own) && !/\b(?:off|cool|ajar|door|rest|warm|low)\b/.test(own))
+				return going.last?.kind === 'roast' ? 'roast' : 'bake';
 			if (inner === undefined) return isTimed ? 'rest' : undefined;
 			if (inner === 'heat' && !/\bmelt/.test(own)) return 'heat';
 			return inner;

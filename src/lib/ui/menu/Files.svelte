@@ -1,5 +1,6 @@
 <!-- The meal as a file, out and in; the demo as it was; records that could not be read. -->
 <script lang="ts">
+	import Link from '@lucide/svelte/icons/link';
 	import Download from '@lucide/svelte/icons/download';
 	import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
 	import type { KeptRecord } from '../../data/database';
@@ -10,12 +11,15 @@
 		kept: readonly KeptRecord[];
 		onexport: () => { readonly name: string; readonly text: string };
 		onimport: (file: File) => void;
+		/** The meal as a schema.org recipe; absent: it has no plan. */
+		onrecipe: (() => { readonly name: string; readonly text: string }) | undefined;
+		onlink: () => void;
 		onreset: () => void;
 	}
-	const { kept, onexport, onimport, onreset }: Props = $props();
+	const { kept, onexport, onrecipe, onlink, onimport, onreset }: Props = $props();
 </script>
 
-<details class="files">
+<details class="files" id="files">
 	<summary>Files</summary>
 	<div class="row">
 		<button
@@ -27,8 +31,19 @@
 		>
 			<Download size={16} /> Export this meal and its kitchen
 		</button>
+		{#if onrecipe}
+			<button
+				type="button"
+				onclick={() => {
+					const { name, text } = onrecipe();
+					download(name, text, 'application/ld+json');
+				}}><Download size={16} /> Save as a recipe (JSON-LD)</button
+			>
+		{/if}
+		<button type="button" onclick={onlink}><Link size={16} /> Copy a link with this meal</button>
 		<FileButton label="Import a Juntos file" what="Juntos file to import" onfile={onimport} />
 		<button type="button" onclick={onreset}><RotateCcw size={16} /> Reset the demo meals</button>
+		<a class="button" href="/menu/backup">Backup: everything in one file</a>
 	</div>
 	{#if kept.length > 0}
 		<h3>Kept aside: could not be read</h3>

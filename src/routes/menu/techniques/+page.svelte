@@ -8,6 +8,7 @@
 	import { page } from '$app/state';
 	import { copyOf } from '$lib/core/model/edit-technique';
 	import { partKinds, type Technique } from '$lib/core/model/technique';
+	import { techniqueRecipe } from '$lib/core/formats/recipe/recipe-out';
 	import { getApp } from '$lib/state/app.svelte';
 	import { shown, withTechniqueKept } from '$lib/state/table';
 	import { download } from '$lib/ui/download';
@@ -103,6 +104,12 @@
 						const { name, text: content } = app.exportTechnique(chosen);
 						download(name, content);
 					}}><Download size={16} /> Save it as a file</button
+				>
+				<button
+					type="button"
+					onclick={() => {
+						download(`${chosen.id}.recipe.jsonld`, techniqueRecipe(chosen, app.meal.covers), 'application/ld+json');
+					}}><Download size={16} /> As a recipe (JSON-LD)</button
 				>
 				{#if chosen.recipe}
 					{@const { text: source } = chosen.recipe}

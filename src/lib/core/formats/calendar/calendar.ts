@@ -1,6 +1,6 @@
 // An evening as a calendar (iCalendar, RFC 5545): a cue an event with its alarm, in the zone of the service.
 import ICAL from 'ical.js';
-import { clockAt, dateAt, instantOf } from '../../units/zoned';
+import { clockAt, dateAt, dayOf, instantOf } from '../../units/zoned';
 import type { SheetLine } from '../sheet/run-sheet';
 
 /** What a calendar is made of. */
@@ -36,7 +36,7 @@ export function writeCalendar({ id, name, date, zone, lines }: Evening, now: num
 	calendar.updatePropertyWithValue('x-wr-calname', name);
 	const noon = instantOf(date, 43_200, zone);
 	calendar.addSubcomponent(zoneOf(zone, noon));
-	const stamp = ICAL.Time.fromJSDate(new Date(now), true);
+	const stamp = shown(now, ICAL.Timezone.utcTimezone);
 	for (const line of lines) {
 		const event = new ICAL.Component('vevent');
 		event.updatePropertyWithValue('uid', `${date}-${id}-${line.id.replace(/[^\w.-]+/g, '_')}@juntos`);
@@ -77,23 +77,17 @@ function setTime(event: ICAL.Component, property: string, instant: number, zone:
 	event.updatePropertyWithValue(property, time).setParameter('tzid', zone);
 }
 
-/** What clocks show, with no word of their zone; ms as if it were UTC. */
-function shown(civil: number): ICAL.Time {
-	const d = new Date(civil);
-	return ICAL.Time.fromData({
-		year: d.getUTCFullYear(),
-		month: d.getUTCMonth() + 1,
-		day: d.getUTCDate(),
-		hour: d.getUTCHours(),
-		minute: d.getUTCMinutes(),
-		second: d.getUTCSeconds()
-	});
+/** What clocks show, with no word of their zone unless it is given; ms as if it were UTC. */
+function shown(civil: number, zone?: ICAL.Timezone): ICAL.Time {
+	const [year = 0, month = 0, day = 0] = dateAt(civil, 'UTC').split('-').map(Number);
+	const clock = Math.floor(clockAt(civil, 'UTC'));
+	const [hour, minute, second] = [Math.floor(clock / 3600), Math.floor((clock % 3600) / 60), clock % 60];
+	return ICAL.Time.fromData({ year, month, day, hour, minute, second }, zone);
 }
 
 /** How far a zone's clocks are ahead of UTC at an instant, seconds. */
 function aheadOfUtc(instant: number, zone: string): number {
-	const [year = 0, month = 1, day = 1] = dateAt(instant, zone).split('-').map(Number);
-	return Math.round(Date.UTC(year, month - 1, day) / 1000 + clockAt(instant, zone) - instant / 1000);
+	return Math.round(dayOf(dateAt(instant, zone)) * 86_400 + clockAt(instant, zone) - instant / 1000);
 }
 
 /** A zone's rules about an instant: what held before, and each change within a year on both sides. */

@@ -4,7 +4,7 @@ import { issuesOf, type Read } from '../../issues';
 import { eveningSchema, tookOf, type CookedEvening } from '../../record/evening';
 
 /** A picture as a data URL, by its name. */
-const pictureSchema = z.object({
+export const pictureSchema = z.object({
 	id: z.string().min(1).max(200),
 	evening: z.string().min(1).max(200),
 	data: z.string().regex(/^data:image\/[a-z+]+;base64,/, 'must be an image as a data URL')

@@ -22,7 +22,7 @@ const documentLoader = (url: string) =>
 function secondsOf(text: string): number {
 	const m = /^P(?:(\d+)D)?(?:T(?:(\d+)H)?(?:(\d+)M)?(?:(\d+)S)?)?$/.exec(text);
 	if (!m) throw new Error(`no duration: ${text}`);
-	const [, d = 0, h = 0, min = 0, s = 0] = m.map((x) => Number(x ?? 0));
+	const [, d = 0, h = 0, min = 0, s = 0] = m.map((x) => Number((x as string | undefined) ?? 0));
 	return d * 86_400 + h * 3600 + min * 60 + s;
 }
 

@@ -1,5 +1,6 @@
 // GET /api/schema/NAME.json: the JSON Schema of a format, made from the very schema that checks it.
 import { z } from 'zod';
+import { backupSchema } from '$lib/core/formats/juntos/backup';
 import { fileSchema, techniqueFileSchema } from '$lib/core/formats/juntos/juntos';
 import { kitchenSchema } from '$lib/core/model/kitchen';
 import { mealSchema } from '$lib/core/model/meal';
@@ -13,6 +14,7 @@ export const prerender = false;
 
 const schemas: ReadonlyMap<string, z.ZodType> = new Map<string, z.ZodType>([
 	['file.json', fileSchema],
+	['backup.json', backupSchema],
 	['meal.json', mealSchema],
 	['kitchen.json', kitchenSchema],
 	['technique.json', techniqueFileSchema],

@@ -1,0 +1,103 @@
+<!-- A sheet of lines to tick: the clock, the time that is left, what to do; black on white. -->
+<script lang="ts">
+	import { wordLeft, wordWhen, type SheetLine } from '../../core/formats/sheet/run-sheet';
+
+	interface Props {
+		name: string;
+		/** What it is a sheet of: the meal, who it is for. */
+		under: string;
+		lines: readonly SheetLine[];
+		/** Whose hands it is, on each line. */
+		hasCooks: boolean;
+	}
+	const { name, under, lines, hasCooks }: Props = $props();
+</script>
+
+<section class="sheet" aria-label={name}>
+	<header>
+		<h2>{name}</h2>
+		<p>{under}</p>
+	</header>
+	<table>
+		<thead>
+			<tr><th class="box"></th><th>at</th><th>left</th><th>what</th></tr>
+		</thead>
+		<tbody>
+			{#each lines as line (line.id)}
+				<tr data-kind={line.kind}>
+					<td class="box"><span></span></td>
+					<td class="at">{wordWhen(line.at)}</td>
+					<td class="left">{wordLeft(line.left)}</td>
+					<td>
+						<strong>{line.say}</strong>
+						<span class="more"
+							>{[line.part, line.where, hasCooks ? line.cook : ''].filter((w) => w !== '').join(' · ')}{line.sign === ''
+								? ''
+								: `. ${line.sign}`}{#each line.cautions as caution (caution)}
+								<b>{caution}</b>{/each}</span
+						>
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</section>
+
+<style>
+	header {
+		display: flex;
+		align-items: baseline;
+		justify-content: space-between;
+		gap: 6mm;
+		margin-bottom: 2mm;
+		border-bottom: 0.6mm solid #000;
+	}
+	table {
+		width: 100%;
+		border-collapse: collapse;
+	}
+	thead {
+		font-size: 9pt;
+		text-align: left;
+	}
+	tr {
+		break-inside: avoid;
+	}
+	tbody tr {
+		border-bottom: 0.2mm solid #888;
+	}
+	tbody tr[data-kind='serve'] {
+		border-top: 0.6mm solid #000;
+		border-bottom: 0.6mm solid #000;
+	}
+	td,
+	th {
+		padding: 1.2mm 2mm 1.2mm 0;
+		vertical-align: top;
+	}
+	.box span {
+		display: block;
+		width: 5mm;
+		height: 5mm;
+		border: 0.4mm solid #000;
+		border-radius: 1mm;
+	}
+	.at {
+		font-size: 15pt;
+		font-weight: 700;
+		line-height: 1.1;
+		white-space: nowrap;
+	}
+	.left {
+		font-size: 11pt;
+		white-space: nowrap;
+	}
+	strong {
+		font-size: 13pt;
+		line-height: 1.2;
+	}
+	.more {
+		display: block;
+		font-size: 10pt;
+	}
+</style>
