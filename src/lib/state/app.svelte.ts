@@ -65,6 +65,10 @@ export class App {
 		change: (change) => {
 			this.changeTable(change);
 		},
+		saved: async () => {
+			this.flush();
+			await this.saver?.settled();
+		},
 		onError: (error) => {
 			this.notices.warn(error.message);
 		},

@@ -40,6 +40,8 @@ interface Host {
 	readonly record: Pick<Recording, 'read' | 'evenings' | 'picturesOf' | 'take' | 'archive' | 'bringPicture'>;
 	readonly store: () => Store | undefined;
 	readonly change: (change: (table: Table) => Table) => void;
+	/** Resolves when what was changed lies in the browser's database. */
+	readonly saved: () => Promise<void>;
 	readonly onError: (error: DataError) => void;
 	readonly now: () => number;
 }
@@ -177,6 +179,7 @@ export class Backups {
 			const open = shown.some((m) => m.id === table.open) ? table.open : (shown[0]?.id ?? table.open);
 			return { ...table, meals, kitchens, techniques, open };
 		});
+		await host.saved();
 		for (const { id, evening, data } of backup.pictures) await host.record.bringPicture(id, evening, blobOf(data));
 		await host.record.take(backup.evenings);
 		if (way === 'replace')

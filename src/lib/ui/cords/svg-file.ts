@@ -19,7 +19,9 @@ const looks = [
 	'font-weight',
 	'text-anchor',
 	'dominant-baseline',
-	'paint-order'
+	'paint-order',
+	'stop-color',
+	'stop-opacity'
 ] as const;
 /** Drawn as wide as this, in the light theme, px. */
 const drawn = 1200;

@@ -11,6 +11,12 @@
 		hasCooks: boolean;
 	}
 	const { name, under, lines, hasCooks }: Props = $props();
+
+	/** Of what, where, whose; how it looks when it is done. */
+	function wordMore({ part, where, cook, sign }: SheetLine): string {
+		const of = [part, where, hasCooks ? cook : ''].filter((w) => w !== '').join(' · ');
+		return [of, sign.replace(/\.$/, '')].map((w) => (w === '' ? '' : `${w}.`)).join(' ');
+	}
 </script>
 
 <section class="sheet" aria-label={name}>
@@ -31,10 +37,7 @@
 					<td>
 						<strong>{line.say}</strong>
 						<span class="more"
-							>{[line.part, line.where, hasCooks ? line.cook : ''].filter((w) => w !== '').join(' · ')}{line.sign === ''
-								? ''
-								: `. ${line.sign}`}{#each line.cautions as caution (caution)}
-								<b>{caution}</b>{/each}</span
+							>{wordMore(line)}{#each line.cautions as caution (caution)}<b>{caution}</b>{/each}</span
 						>
 					</td>
 				</tr>
@@ -95,6 +98,9 @@
 	strong {
 		font-size: 13pt;
 		line-height: 1.2;
+	}
+	b {
+		margin-left: 0.3em;
 	}
 	.more {
 		display: block;

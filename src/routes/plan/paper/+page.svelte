@@ -33,8 +33,8 @@
 		['bowls', 'Bowls']
 	] as const;
 	type Sheet = (typeof sheets)[number][0];
-	const sizes = { A4: 'A4', Letter: 'letter' } as const;
-	let size: keyof typeof sizes = $state('A4');
+	const sizes = ['A4', 'Letter'] as const;
+	let size: (typeof sizes)[number] = $state('A4');
 	let chosen: readonly Sheet[] = $state.raw(['cords', 'run', 'shopping', 'bowls']);
 	const under = $derived(
 		`${meal.name} for ${meal.covers} · ${plan.services.map((s) => `${s.name} ${formatClock(s.at)}`).join(', ')}`
@@ -46,11 +46,6 @@
 		chosen = chosen.includes(id) ? chosen.filter((s) => s !== id) : [...chosen, id];
 	};
 </script>
-
-<svelte:head>
-	<!-- eslint-disable-next-line svelte/no-at-html-tags -- one of two sizes, both written above -->
-	{@html `<style>@page { size: ${sizes[size]}; margin: 12mm; }</style>`}
-</svelte:head>
 
 <div class="choice">
 	<h1>On paper</h1>
@@ -71,7 +66,7 @@
 	<label
 		>Paper
 		<select bind:value={size}>
-			{#each Object.keys(sizes) as s (s)}<option value={s}>{s}</option>{/each}
+			{#each sizes as s (s)}<option value={s}>{s}</option>{/each}
 		</select>
 	</label>
 	<button
@@ -123,7 +118,7 @@
 								{#each shopping.filter((l) => l.aisle === aisle) as l, i (i)}
 									<li>
 										<span class="box"></span><strong>{printAmount(l.bought, l.unit, l.name, measure.now)}</strong>
-										{l.name}{#if l.allergens.length > 0}<em> ({l.allergens.join(', ')})</em>{/if}
+										{l.name}{#if l.allergens.length > 0}<em>({l.allergens.join(', ')})</em>{/if}
 									</li>
 								{/each}
 							</ul>
@@ -221,7 +216,12 @@
 	}
 	h3 {
 		margin-top: 2mm;
-		text-transform: capitalize;
+	}
+	em {
+		margin-left: 0.3em;
+	}
+	h3::first-letter {
+		text-transform: uppercase;
 	}
 	li {
 		padding: 0.8mm 0;
@@ -247,7 +247,25 @@
 		width: 16mm;
 		font-weight: 700;
 	}
+	@page a4 {
+		size: A4;
+		margin: 12mm;
+	}
+	@page letter {
+		size: letter;
+		margin: 12mm;
+	}
 	@media print {
+		.paper {
+			page: a4;
+		}
+		.paper[data-size='Letter'] {
+			page: letter;
+		}
+		.paper :global(.wide) {
+			margin-bottom: 6mm !important;
+			break-after: auto !important;
+		}
 		.choice {
 			display: none;
 		}
