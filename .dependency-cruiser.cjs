@@ -15,10 +15,10 @@ const layers = {
 	// Words last: nothing that finds facts makes a sentence.
 	'core/plan/': 'core/((plan|learn|timing|heat|model|foods|units|safety)/|issues[.]ts)',
 	'core/words/':
-		'core/((words|questions|plan|timing|heat|model|foods|units|safety|run|probe|rehearse|record)/|issues[.]ts)',
+		'core/((words|questions|plan|timing|heat|model|foods|units|safety|run|probe|rehearse|record|recipe)/|issues[.]ts)',
 	'core/run/': 'core/((run|plan|model|units|timing|probe|heat|foods|learn)/|issues[.]ts)',
 	'core/record/': 'core/((record|rehearse|run|plan|timing|model|learn|units|heat)/|issues[.]ts)',
-	'core/recipe/': 'core/((recipe|model|learn|safety|units|foods)/|issues[.]ts)',
+	'core/recipe/': 'core/((recipe|model|learn|safety|units|foods|timing)/|issues[.]ts)',
 	'core/rehearse/': 'core/((rehearse|run|plan|model|learn|units|heat)/|issues[.]ts)',
 	'core/plan/solve/': 'core/(plan/solve/|plan/problem[.]ts|units/)',
 	'core/plan/check.ts': 'core/plan/problem[.]ts',

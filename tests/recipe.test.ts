@@ -82,3 +82,36 @@ test('on a phone nothing is cut off, and it is kept as the cook’s own with its
 	await page.getByRole('button', { name: 'Read its recipe again' }).click();
 	await expect(area(page)).toHaveValue(/Thai green curry/);
 });
+
+test('what is left open is answered in place; what can be computed stands beside it; a step is cut in two', async ({
+	page
+}) => {
+	await open(page, '/menu/paste');
+	await area(page).fill(
+		'Chops with apples\n\nServes 4\n\nIngredients\n4 pork chops\n2 apples\n1 tbsp oil\n\nMethod\n1. Heat the oil in a frying pan.\n2. Fry the chops for 2 minutes a side.\n3. Toss the apples with the oil and a pinch of sugar.\n4. Serve.\n'
+	);
+	const steps = page.getByRole('list').last().getByRole('listitem');
+	const chops = steps.filter({ hasText: 'Fry the chops' });
+	const thick = chops.getByLabel('How thick are the chops?');
+	await thick.fill('thick');
+	await thick.press('Enter');
+	await expect(chops.getByRole('alert')).toHaveText(/no thickness: write/);
+	await thick.fill('2.5 cm');
+	await thick.press('Enter');
+	await expect(chops.getByText(/It says 4 min; computed .* for 25 mm/)).toBeVisible();
+	await expect(thick).toHaveCount(0);
+	await chops.getByRole('button', { name: 'Take it' }).click();
+	await expect(chops.getByText(/fry, burner, (?!4 min)/)).toBeVisible();
+	const before = await steps.count();
+	const apples = steps.filter({ hasText: 'apples' }).first();
+	await apples
+		.getByRole('button', { name: /apples/ })
+		.first()
+		.click();
+	await apples.getByRole('button', { name: 'Cut before “a pinch of sugar.”' }).click();
+	await expect(steps).toHaveCount(before + 1);
+	await page.getByRole('button', { name: 'Read it again' }).click();
+	await expect(steps).toHaveCount(before);
+	await expect(chops.getByText(/fry, burner, 4 min/)).toBeVisible();
+	await expect(thick).toBeVisible();
+});

@@ -1,5 +1,6 @@
 // A recipe that was pasted: its text, what is read in it, and what the cook says otherwise. It never leaves the device.
 import type { ReadRecipe, ReadStep } from '../core/recipe/read';
+import { splitAt } from '../core/recipe/split';
 import { readRecipe, type RecipeRead } from '../core/recipe/read';
 
 /** What a cook changes of a step. */
@@ -11,6 +12,12 @@ export class Pasting {
 	private dropped: readonly string[] = $state.raw([]);
 	/** Steps that are one with the step before them. */
 	private joined: readonly string[] = $state.raw([]);
+	/** Steps that are two, cut at a place in their words. */
+	private splits: readonly { readonly id: string; readonly at: number }[] = $state.raw([]);
+	/** How thick something is, mm, by the step that asks. */
+	sizes: Readonly<Record<string, number>> = $state.raw({});
+	/** Questions that were answered, by step. */
+	private answered: readonly string[] = $state.raw([]);
 
 	readonly read: RecipeRead | undefined = $derived.by(() =>
 		this.text.trim() === '' ? undefined : readRecipe(this.text)
@@ -18,10 +25,15 @@ export class Pasting {
 	readonly recipe: ReadRecipe | undefined = $derived.by(() => {
 		const { read } = this;
 		if (!read?.ok) return undefined;
-		return { ...read.recipe, steps: this.changed(read.recipe.steps) };
+		const doubts = read.recipe.doubts.filter((d) => !this.answered.includes(`${d.about} ${d.question}`));
+		return { ...read.recipe, doubts, steps: this.changed(read.recipe.steps) };
 	});
 	readonly isChanged = $derived.by(
-		() => Object.keys(this.changes).length > 0 || this.dropped.length > 0 || this.joined.length > 0
+		() =>
+			Object.keys(this.changes).length > 0 ||
+			this.dropped.length > 0 ||
+			this.joined.length > 0 ||
+			this.splits.length > 0
 	);
 
 	/** Another text: what was said of the one before does not hold for it. */
@@ -36,6 +48,9 @@ export class Pasting {
 		this.changes = {};
 		this.dropped = [];
 		this.joined = [];
+		this.splits = [];
+		this.sizes = {};
+		this.answered = [];
 	}
 
 	change(id: string, change: StepChange): void {
@@ -52,13 +67,29 @@ export class Pasting {
 		this.dropped = [...this.dropped, id];
 	}
 
+	/** Two steps, the second from a place in its words. */
+	split(id: string, at: number): void {
+		this.splits = [...this.splits, { id, at }];
+	}
+
+	/** A question is answered: it is asked no more. */
+	answer(about: string, question: string): void {
+		this.answered = [...this.answered, `${about} ${question}`];
+	}
+
+	/** What a step is about is so thick, mm. */
+	size(id: string, millimetres: number): void {
+		this.sizes = { ...this.sizes, [id]: millimetres };
+	}
+
 	/** One step with the one before it. */
 	join(id: string): void {
 		this.joined = [...this.joined, id];
 	}
 
 	private changed(steps: readonly ReadStep[]): readonly ReadStep[] {
-		let list = steps.map((s) => ({ ...s, ...this.changes[s.id] }));
+		const cut = this.splits.reduce((all, { id, at }) => splitAt(all, id, at), steps);
+		let list = cut.map((s) => ({ ...s, ...this.changes[s.id] }));
 		for (const id of this.dropped) {
 			const gone = list.find((s) => s.id === id);
 			if (!gone) continue;

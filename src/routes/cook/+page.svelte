@@ -100,7 +100,7 @@
 	/** The meal as it is cooked by now: with what failed, and who came. */
 	const meal = $derived(mealDuring(cookedMeal(plan.meal), factsOf(running.run), app.techniques));
 	/** What is set out for it. */
-	const bowls = $derived(bowlsOf(asPlanned(meal, shownPlan), app.techniques));
+	const bowls = $derived(bowlsOf(asPlanned(meal, shownPlan), app.techniques, app.kitchen.learnt));
 	/** What goes into the step that a cue begins, what has to stand ready, and whose it is. */
 	function cardOf(cue: Cue): Pick<ComponentProps<typeof NowCard>, 'taken' | 'ready' | 'cook'> {
 		const { taken, ready } = laidOut(cue, view.plan, bowls);

@@ -55,7 +55,7 @@
 		if (step !== undefined) void tick().then(() => card?.scrollIntoView({ block: 'nearest' }));
 	}
 
-	const bowls = $derived(bowlsOf(asPlanned(app.meal, planning.plan), app.techniques));
+	const bowls = $derived(bowlsOf(asPlanned(app.meal, planning.plan), app.techniques, app.kitchen.learnt));
 	const waves = $derived(wordWaves(planning.plan));
 
 	function wordSlack(step: string | undefined): string | undefined {

@@ -1,7 +1,7 @@
 // Mise en place: what is set out in bowls, each for the step that uses it.
 import { finishAmounts } from './finishing';
 import type { Meal } from './meal';
-import { amountsOf, eatenBy, type Amount } from './quantities';
+import { amountsOf, eatenBy, learntYield, type Amount } from './quantities';
 import { ratiosOf, type Ratio } from './ratios';
 import type { Technique } from './technique';
 
@@ -17,12 +17,16 @@ export interface Bowl {
 }
 
 /** Mise en place: for each step that uses something a bowl with all that goes in then, parts in plating order. */
-export function bowlsOf(meal: Meal, techniques: ReadonlyMap<string, Technique>): readonly Bowl[] {
+export function bowlsOf(
+	meal: Meal,
+	techniques: ReadonlyMap<string, Technique>,
+	learnt?: Parameters<typeof learntYield>[0]
+): readonly Bowl[] {
 	return meal.parts.flatMap((part) => {
 		const technique = techniques.get(part.technique);
 		if (!technique) return [];
 		const eaten = eatenBy(part, meal);
-		const amounts = amountsOf(technique, part.settings, eaten);
+		const amounts = amountsOf(technique, part.settings, eaten, learntYield(learnt, technique.id));
 		const ratios = ratiosOf(technique, part.settings, eaten);
 		const added = finishAmounts(meal, part, techniques).map(({ say, ...amount }): Bowl => ({
 			part: part.id,

@@ -71,13 +71,38 @@ function ingredientsOf(technique: Technique, settings: Part['settings']): readon
 const scaled = (q: Quantity, by: number): Quantity =>
 	typeof q === 'number' ? q * by : { ...q, times: q.times * by, plus: q.plus * by };
 
-/** The ingredients of a part for so many; quantities that name a parameter take the part's setting. */
-export function amountsOf(technique: Technique, settings: Part['settings'], covers: number): readonly Amount[] {
+/** What of a technique loses most weight on the heat: its name in the tables, and the share that they leave. */
+export function yieldingOf(technique: Technique): { readonly id: string; readonly left: number } | undefined {
+	const [most] = (technique.ingredients ?? [])
+		.flatMap(({ id, unit, yields: what }) =>
+			unit === 'g' && what !== undefined && isYielding(what) ? [{ id, left: 1 / trimmedFor(1, what) }] : []
+		)
+		.toSorted((a, b) => a.left - b.left);
+	return most;
+}
+
+/** What was learnt here of what the heat leaves of a technique's food: a factor on the tables' share. */
+export const learntYield = (learnt: Learnt, technique: string): number =>
+	Math.exp(learnt?.[`yield ${technique}`]?.mean ?? 0);
+type Learnt = Readonly<Record<string, { readonly mean: number }>> | undefined;
+
+/**
+ * The ingredients of a part for so many; quantities that name a parameter take the part's setting.
+ *
+ * @param left what is left on the heat of what loses most, against what the tables say: see `learntYield`
+ */
+export function amountsOf(
+	technique: Technique,
+	settings: Part['settings'],
+	covers: number,
+	left = 1
+): readonly Amount[] {
+	const loses = left === 1 ? undefined : yieldingOf(technique)?.id;
 	const value = (q: Quantity) =>
 		valueOf(q, (id) => (id === 'covers' ? covers : (settingOf(technique, settings, id) ?? 0)));
 	return ingredientsOf(technique, settings).map(
-		({ name, unit, each, grows = 1, yields: what, whole, across, first, step, aisle, allergens }) => {
-			const served = value(each) * reference * (covers / reference) ** grows;
+		({ id, name, unit, each, grows = 1, yields: what, whole, across, first, step, aisle, allergens }) => {
+			const served = (value(each) * reference * (covers / reference) ** grows) / (id === loses ? left : 1);
 			const isTrimmed = what !== undefined && isYielding(what);
 			const raw = isTrimmed ? rawFor(served, what) : served;
 			const one = whole === undefined ? undefined : value(whole);
@@ -125,13 +150,17 @@ export function eatenBy(part: Part, meal: Pick<Meal, 'covers'>): number {
 	return Math.max(0, (part.covers ?? meal.covers) - without);
 }
 
-/** Everything to buy, the same ingredient in one line, by aisle and name. */
-export function shoppingOf(meal: Meal, techniques: ReadonlyMap<string, Technique>): readonly ShoppingLine[] {
+/** Everything to buy, the same ingredient in one line, by aisle and name; what was learnt of yields counts. */
+export function shoppingOf(
+	meal: Meal,
+	techniques: ReadonlyMap<string, Technique>,
+	learnt?: Learnt
+): readonly ShoppingLine[] {
 	const lines = new Map<string, ShoppingLine>();
 	for (const part of meal.parts) {
 		const technique = techniques.get(part.technique);
 		if (!technique) continue;
-		for (const amount of amountsOf(technique, part.settings, eatenBy(part, meal))) {
+		for (const amount of amountsOf(technique, part.settings, eatenBy(part, meal), learntYield(learnt, technique.id))) {
 			const { name, unit, bought, whole, size, aisle, allergens } = amount;
 			// Whole ones of two sizes, and roasts, are lines of their own.
 			const own = whole ? ` ${whole.each}` : size ? ` ${part.id}` : '';

@@ -21,6 +21,8 @@ export interface Doubt {
 	readonly question: string;
 	/** What is taken for it meanwhile. */
 	readonly guess?: string;
+	/** What an answer is: a thickness, a temperature, a time; absent: yes, or another reading. */
+	readonly asks?: 'thickness' | 'celsius' | 'seconds';
 }
 
 export interface ReadRecipe {
@@ -122,7 +124,7 @@ function doubtsOf(ingredients: readonly ReadIngredient[], actions: readonly Acti
 	actions.forEach((a, n) => {
 		const id = `s${n + 1}`;
 		if (a.station === 'oven' && a.celsius === null)
-			doubts.push({ about: id, question: 'How hot is the oven?', guess: '180 °C' });
+			doubts.push({ about: id, question: 'How hot is the oven?', guess: '180 °C', asks: 'celsius' });
 		const food = meat.exec(a.text)?.[0];
 		if (
 			!isAskedThick &&
@@ -131,7 +133,8 @@ function doubtsOf(ingredients: readonly ReadIngredient[], actions: readonly Acti
 			!/\b\d+\s*(?:cm|mm|inch)/i.test(a.text)
 		) {
 			isAskedThick = true;
-			doubts.push({ about: id, question: `How thick ${/s$/i.test(food) ? 'are' : 'is'} the ${food.toLowerCase()}?` });
+			const is = /s$/i.test(food) ? 'are' : 'is';
+			doubts.push({ about: id, question: `How thick ${is} the ${food.toLowerCase()}?`, asks: 'thickness' });
 		}
 		const isLong = [
 			'bake',
@@ -150,6 +153,7 @@ function doubtsOf(ingredients: readonly ReadIngredient[], actions: readonly Acti
 			doubts.push({
 				about: id,
 				question: `How long: “${a.text.slice(0, 60)}”?`,
+				asks: 'seconds',
 				...(a.seconds === null ? {} : { guess: printSeconds(a.seconds[1]) })
 			});
 		if (/\b(?:same pan|a pan|the pan)\b/i.test(a.text) && a.kind === 'heat' && /\bsauce\b/i.test(a.text))

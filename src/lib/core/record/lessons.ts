@@ -12,10 +12,10 @@ import { holding, tookOf, type CookedEvening, type CookedStep } from './evening'
 export interface Lesson {
 	/** Unique in a kitchen. */
 	readonly id: string;
-	readonly about: 'pace' | 'burner' | 'oven' | 'step';
-	/** The cook, the station, or what the step is a record of. */
+	readonly about: 'pace' | 'burner' | 'oven' | 'step' | 'yield';
+	/** The cook, the station, what the step is a record of, or the technique that was weighed. */
 	readonly of: string;
-	/** Pace against a home cook's 1; net watts; K hotter than the knob; factor on the time. With its 10th and 90th hundredth. */
+	/** Pace against a home cook's 1; net watts; K hotter than the knob; factor on the time; share of the raw weight that is left. With its 10th and 90th hundredth. */
 	readonly value: number;
 	readonly low: number;
 	readonly high: number;
@@ -32,11 +32,18 @@ export interface Lesson {
 	readonly isNew: boolean;
 	/** Whether it was held back as it is. */
 	readonly isHeld: boolean;
+	/** Whether plans go by something that was learnt of it, or measured. */
+	readonly isTaken: boolean;
 }
 
 /** An oven's knob is off by this, K, before anything is measured (est.); a thermometer in it swings by this. */
 const ovenSd = 15;
 const thermometerSd = 4;
+/** ln of what is left of a food on the heat: how far tables are trusted, and how far one weighing is (est.). */
+const yieldSd = 0.12;
+const weighingSd = 0.06;
+/** Less or more is left of nothing: it was typed wrong. */
+const leftWithin = [0.2, 1.3] as const;
 /** A difference is worth a proposal from here: of a factor, of a temperature, K. */
 const worth = { factor: 0.04, kelvin: 2 } as const;
 /** What was held back is proposed again when it has moved by so many of its spreads. */
@@ -44,6 +51,7 @@ const movedBy = 2;
 
 const stepId = (key: string) => `step ${key}`;
 const cookId = (cook: string) => `pace ${cook}`;
+const yieldId = (technique: string) => `yield ${technique}`;
 const stationId = (kind: 'burner' | 'oven', station: string) => `${kind} ${station}`;
 
 /** A record as an observation, and what it is of. */
@@ -110,8 +118,32 @@ const heatsOf = (evening: CookedEvening): readonly Taught[] =>
 		watched: stationId('oven', lane)
 	}));
 
+/** What is left of a technique's food on the heat, by the tables, as a share; `undefined` where they do not say. */
+export type LeftOf = (technique: string) => number | undefined;
+const unknown: LeftOf = () => undefined;
+
+/** What was weighed, as observations of what the heat leaves. */
+const weighedIn = (evening: CookedEvening, leftOf: LeftOf): readonly Taught[] =>
+	evening.parts.flatMap(({ id, technique }) => {
+		const loss = lossOf(evening, id);
+		const table = leftOf(technique);
+		if (loss === undefined || table === undefined) return [];
+		const left = 1 - loss;
+		if (left < leftWithin[0] || left > leftWithin[1]) return [];
+		const common = { day: dayOf(evening.date), evening: evening.id, sigma: weighingSd };
+		return [{ ...common, of: [yieldId(technique)], y: Math.log(left / table) }];
+	});
+
+/** All that an evening teaches. */
+const taughtBy = (evening: CookedEvening, kitchen: Kitchen, leftOf: LeftOf): readonly Taught[] => [
+	...evening.steps.flatMap((s) => observed(evening, s, kitchen) ?? []),
+	...heatsOf(evening),
+	...weighedIn(evening, leftOf)
+];
+
 /** What is there to be learnt about, with what is believed of it before any evening. */
-function priorsOf(evenings: readonly CookedEvening[], kitchen: Kitchen): readonly Prior[] {
+function priorsOf(evenings: readonly CookedEvening[], kitchen: Kitchen, leftOf: LeftOf): readonly Prior[] {
+	const weighed = new Set(evenings.flatMap((e) => weighedIn(e, leftOf).flatMap((t) => t.of)));
 	const steps = evenings.flatMap((e) => e.steps);
 	const doubts = new Map<string, number>();
 	for (const { key, kind, paced = 0, sigma } of steps) {
@@ -121,6 +153,7 @@ function priorsOf(evenings: readonly CookedEvening[], kitchen: Kitchen): readonl
 	}
 	return [
 		...[...doubts].map(([key, sd]) => ({ id: stepId(key), mean: 0, sd })),
+		...[...weighed].map((id) => ({ id, mean: 0, sd: yieldSd })),
 		...kitchen.cooks.map((c) => ({ id: cookId(c.id), mean: Math.log(c.pace ?? 1), sd: priorSd.cook })),
 		...kitchen.stations.flatMap((s) => {
 			if (s.kind === 'burner') return [{ id: stationId('burner', s.id), mean: 0, sd: priorSd.equipment }];
@@ -139,15 +172,21 @@ export const countedIn = (evenings: readonly CookedEvening[], kitchen: Kitchen):
  * All that the evenings of a kitchen say of it, as believed on a day; what has most records first.
  *
  * @param date the day, YYYY-MM-DD: what is older counts less
+ * @param leftOf what tables say that the heat leaves of a technique's food
  */
-export function lessonsOf(all: readonly CookedEvening[], kitchen: Kitchen, date: string): readonly Lesson[] {
+export function lessonsOf(
+	all: readonly CookedEvening[],
+	kitchen: Kitchen,
+	date: string,
+	leftOf: LeftOf = unknown
+): readonly Lesson[] {
 	const evenings = countedIn(all, kitchen);
-	const priors = priorsOf(evenings, kitchen);
+	const priors = priorsOf(evenings, kitchen, leftOf);
 	const knowledge = new Knowledge(priors);
 	const known = new Set(priors.map((p) => p.id));
 	const seen = new Map<string, { records: number; evenings: Set<string> }>();
 	for (const evening of evenings) {
-		const taught = [...evening.steps.flatMap((s) => observed(evening, s, kitchen) ?? []), ...heatsOf(evening)];
+		const taught = taughtBy(evening, kitchen, leftOf);
 		for (const observation of taught.filter((o) => o.of.some((id) => known.has(id)))) {
 			knowledge.take(observation);
 			for (const id of observation.of) {
@@ -166,7 +205,7 @@ export function lessonsOf(all: readonly CookedEvening[], kitchen: Kitchen, date:
 			const { x, S, before } = knowledge.believe([prior.id], last);
 			const enough = isEnough(knowledge.weightOf(prior.id), S, before);
 			const sd = Math.sqrt(S);
-			return [lessonOf(prior.id, x, sd, enough, kitchen, counted.records, counted.evenings.size)];
+			return [lessonOf(prior.id, x, sd, enough, kitchen, counted.records, counted.evenings.size, leftOf)];
 		})
 		.toSorted((a, b) => b.records - a.records || (a.id < b.id ? -1 : 1));
 }
@@ -178,14 +217,16 @@ function lessonOf(
 	enough: boolean,
 	kitchen: Kitchen,
 	records: number,
-	evenings: number
+	evenings: number,
+	leftOf: LeftOf
 ): Lesson {
 	const about = id.slice(0, id.indexOf(' ')) as Lesson['about'];
 	const of = id.slice(id.indexOf(' ') + 1);
 	const z = normalQuantile(0.9);
-	const scale = about === 'burner' ? nominal(kitchen, of, 1) : 1;
+	const scale = scaleOf(kitchen, about, of, leftOf);
 	const shown = (x: number) => (about === 'oven' ? x : scale * Math.exp(x));
-	const now = inForce(kitchen, about, of);
+	const taken = takenFor(kitchen, about, of);
+	const now = taken ?? (about === 'pace' ? (kitchen.cooks.find((c) => c.id === of)?.pace ?? 1) : shown(0));
 	const value = shown(mean);
 	const [low, high] = [shown(mean - z * sd), shown(mean + z * sd)];
 	const isOff =
@@ -207,26 +248,31 @@ function lessonOf(
 		sd,
 		// Neither a trifle, nor what may as well be so by chance.
 		isNew: enough && isOff && (now < low || now > high),
-		isHeld
+		isHeld,
+		isTaken: taken !== undefined
 	};
+
+	/** What plans take, where that was learnt or measured. */
+	function takenFor(at: Kitchen, what: Lesson['about'], name: string): number | undefined {
+		const learnt = at.learnt?.[what === 'yield' ? yieldId(name) : name]?.mean;
+		const station = at.stations.find((s) => s.id === name);
+		switch (what) {
+			case 'pace':
+				return at.cooks.find((c) => c.id === name)?.measuredPace;
+			case 'burner':
+				return burnerOf(at, name)?.measured;
+			case 'oven':
+				return station?.kind === 'oven' && (station.offset ?? 0) !== 0 ? station.offset : undefined;
+			case 'step':
+			case 'yield':
+				return learnt === undefined ? undefined : scale * Math.exp(learnt);
+		}
+	}
 }
 
-/** What plans of a kitchen take now. */
-function inForce(kitchen: Kitchen, about: Lesson['about'], of: string): number {
-	switch (about) {
-		case 'pace': {
-			const cook = kitchen.cooks.find((c) => c.id === of);
-			return cook?.measuredPace ?? cook?.pace ?? 1;
-		}
-		case 'burner':
-			return burnerOf(kitchen, of)?.measured ?? nominal(kitchen, of, 1);
-		case 'oven': {
-			const oven = kitchen.stations.find((s) => s.id === of);
-			return oven?.kind === 'oven' ? (oven.offset ?? 0) : 0;
-		}
-		case 'step':
-			return Math.exp(kitchen.learnt?.[of]?.mean ?? 0);
-	}
+/** What a lesson's factor is of, in its unit. */
+function scaleOf(kitchen: Kitchen, about: Lesson['about'], of: string, leftOf: LeftOf): number {
+	return about === 'burner' ? nominal(kitchen, of, 1) : about === 'yield' ? (leftOf(of) ?? 1) : 1;
 }
 
 const within = (x: number, least: number, most: number) => Math.min(most, Math.max(least, x));
@@ -251,9 +297,10 @@ export function withLesson(kitchen: Kitchen, lesson: Lesson): Kitchen {
 			const offset = within(Math.round(value), -80, 80);
 			return { ...free, stations: free.stations.map((s) => (s.kind === 'oven' && s.id === of ? { ...s, offset } : s)) };
 		}
-		case 'step': {
+		case 'step':
+		case 'yield': {
 			const learnt = { mean: within(mean, -2.5, 2.5), sd: within(sd, 0, 1), records };
-			return { ...free, learnt: { ...free.learnt, [of]: learnt } };
+			return { ...free, learnt: { ...free.learnt, [about === 'yield' ? id : of]: learnt } };
 		}
 	}
 }
@@ -264,7 +311,8 @@ export function withoutLesson(kitchen: Kitchen, { about, of }: Pick<Lesson, 'abo
 		Object.fromEntries(Object.entries(x).filter(([k]) => k !== key)) as T;
 	if (about === 'pace')
 		return { ...kitchen, cooks: kitchen.cooks.map((c) => (c.id === of ? drop(c, 'measuredPace') : c)) };
-	if (about === 'step') return { ...kitchen, learnt: drop(kitchen.learnt ?? {}, of) };
+	if (about === 'step' || about === 'yield')
+		return { ...kitchen, learnt: drop(kitchen.learnt ?? {}, about === 'yield' ? yieldId(of) : of) };
 	const key = about === 'burner' ? 'measured' : 'offset';
 	return { ...kitchen, stations: kitchen.stations.map((s) => (s.kind === about && s.id === of ? drop(s, key) : s)) };
 }
@@ -287,13 +335,23 @@ export interface Point {
 	readonly value: number;
 }
 
-/** Evening by evening what a lesson's records said: of an oven a drift shows in it. */
-export function pointsOf(all: readonly CookedEvening[], kitchen: Kitchen, lesson: Lesson): readonly Point[] {
+/**
+ * Evening by evening what a lesson's records said: of an oven a drift shows in it.
+ *
+ * @param lessons all of them: what is believed of the rest is taken out
+ */
+export function pointsOf(
+	all: readonly CookedEvening[],
+	kitchen: Kitchen,
+	lesson: Lesson,
+	lessons: readonly Lesson[],
+	leftOf: LeftOf = unknown
+): readonly Point[] {
 	const { id, about, of } = lesson;
-	const others = new Map(lessonsOf(all, kitchen, '1970-01-01').map((l) => [l.id, l.mean]));
-	const scale = about === 'burner' ? nominal(kitchen, of, 1) : 1;
+	const others = new Map(lessons.map((l) => [l.id, l.mean]));
+	const scale = scaleOf(kitchen, about, of, leftOf);
 	return countedIn(all, kitchen).flatMap((evening) => {
-		const taught = [...evening.steps.flatMap((s) => observed(evening, s, kitchen) ?? []), ...heatsOf(evening)];
+		const taught = taughtBy(evening, kitchen, leftOf);
 		const said = taught.flatMap((o) => {
 			const at = o.of.indexOf(id);
 			const per = o.weights?.[at] ?? 1;

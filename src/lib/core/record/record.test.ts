@@ -5,6 +5,7 @@ import { describe, expect, test } from 'vitest';
 import { noise } from '../learn/factors';
 import { library } from '../library/library';
 import type { Kitchen } from '../model/kitchen';
+import { shoppingOf, yieldingOf } from '../model/quantities';
 import { platingKey, recordKey } from '../model/record-key';
 import { active, instantAt, planClock } from '../run/events';
 import { cuesOf } from '../run/cues';
@@ -25,6 +26,7 @@ import {
 	type CookedStep,
 	type Said
 } from './evening';
+import { wordLesson, wordLessonEffect } from '../words/record';
 import { eveningFrom } from './from-run';
 import { calibrationOf, missedOver, stepHistory } from './honesty';
 import { lessonsOf, lossOf, pointsOf, teaches, withHeldBack, withLesson, withoutLesson, type Lesson } from './lessons';
@@ -342,9 +344,49 @@ describe('what evenings teach', () => {
 		expect(oven(old)?.value).toBeCloseTo(20, -0.7);
 		const fresh = [...old, ...Array.from({ length: 3 }, (_, n) => read(10 + n, -5))];
 		expect(Math.abs((oven(fresh)?.value ?? NaN) + 5)).toBeLessThan(8);
-		const points = pointsOf(fresh, kitchen, oven(fresh)!);
+		const points = pointsOf(fresh, kitchen, oven(fresh)!, lessonsOf(fresh, kitchen, '2026-03-28'));
 		expect(points).toHaveLength(11);
 		expect(points[0]!.value - points.at(-1)!.value).toBeGreaterThan(15);
+	});
+
+	test('weighings say what the heat leaves: found by its own share, bought by it once it is accepted, and taken back', () => {
+		const duck = library.get('duck-breast')!;
+		const table = yieldingOf(duck)!.left;
+		const leftOf = (id: string) => (id === duck.id ? table : undefined);
+		const truth = 0.9 * table;
+		const weighed = (n: number, share = truth): CookedEvening => {
+			const evening = eveningOf(n, []);
+			const at = evening.origin + n;
+			const [first] = eveningFrom(whole, around).parts;
+			const part = { ...first!, technique: duck.id };
+			const cooked = 1000 * share * Math.exp(0.03 * normalOf(4, `${n}`));
+			return {
+				...evening,
+				parts: [part],
+				said: [{ id: `w${n}`, at, by: 'x', kind: 'weighed', part: part.id, raw: 1000, cooked }]
+			};
+		};
+		const of = (evenings: readonly CookedEvening[], k = kitchen) =>
+			lessonsOf(evenings, k, '2026-03-20', leftOf).find((l) => l.about === 'yield');
+		const six = Array.from({ length: 6 }, (_, n) => weighed(n));
+		const lesson = of(six)!;
+		expect(lesson.value / truth).toBeGreaterThan(0.97);
+		expect(lesson.value / truth).toBeLessThan(1.05);
+		expect(lesson).toMatchObject({ isEnough: true, isNew: true, isTaken: false, now: table });
+		expect(wordLesson(lesson, kitchen, six)).toMatch(/% of the raw weight is left by the heat; quantities take 70 %$/);
+		expect(wordLessonEffect({ steps: 0, seconds: 0 }, lesson)).toMatch(/^Of it \d+ % more is bought/);
+		// One weighing is not enough, what was typed wrong is none, and what no table knows teaches nothing.
+		expect(of([weighed(0)])?.isEnough).toBe(false);
+		expect(of([weighed(0, 0.05)])).toBeUndefined();
+		expect(lessonsOf(six, kitchen, '2026-03-20').some((l) => l.about === 'yield')).toBe(false);
+		const taken = withLesson(kitchen, lesson);
+		expect(of(six, taken)).toMatchObject({ isNew: false, isTaken: true });
+		const only = { ...meal, parts: meal.parts.filter((p) => p.technique === duck.id) };
+		const bought = (learnt: Kitchen['learnt']) =>
+			shoppingOf(only, library, learnt).find((l) => l.name.includes('duck'))!.bought;
+		expect(bought(taken.learnt) / bought(undefined)).toBeCloseTo(table / lesson.value, 6);
+		expect(withoutLesson(taken, lesson).learnt ?? {}).toEqual(kitchen.learnt ?? {});
+		expect(pointsOf(six, kitchen, lesson, [lesson], leftOf)).toHaveLength(6);
 	});
 
 	const quicker = Array.from({ length: 5 }, (_, n) =>

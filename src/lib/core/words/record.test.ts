@@ -34,6 +34,7 @@ const lesson = (more: Partial<Lesson>): Lesson => ({
 	sd: 0.05,
 	isNew: true,
 	isHeld: false,
+	isTaken: false,
 	...more
 });
 const step = (more: Partial<CookedStep>): CookedStep => ({

@@ -15,6 +15,7 @@ const punctual = 60;
 const many = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`;
 const times = (factor: number) => factor.toFixed(2);
 const watts = (w: number) => `${Math.round(w / 10) * 10} W`;
+const percent = (share: number) => `${Math.round(100 * share)} %`;
 const kelvin = (k: number) => {
 	const whole = Math.round(k);
 	return whole === 0
@@ -60,6 +61,10 @@ export function wordLesson(lesson: Lesson, kitchen: Kitchen, evenings: readonly 
 			const name = kitchen.stations.find((s) => s.id === of)?.name ?? of;
 			return `${name} is ${kelvin(value)}; plans take it as ${Math.round(now) === 0 ? 'right' : kelvin(now)}`;
 		}
+		case 'yield': {
+			const name = evenings.flatMap((e) => e.parts).findLast((x) => x.technique === of)?.name ?? of;
+			return `${name}: ${percent(value)} of the raw weight is left by the heat; quantities take ${percent(now)}`;
+		}
 		case 'step': {
 			const by = value >= 1 ? 'longer' : 'less long';
 			const share = Math.round(100 * Math.abs(value - 1));
@@ -76,6 +81,7 @@ export function wordEvidence({ about, records, evenings, low, high, isEnough }: 
 	const range = {
 		pace: `between ${times(low)} and ${times(high)}`,
 		step: `between ${times(low)} and ${times(high)} times the model`,
+		yield: `between ${percent(low)} and ${percent(high)}`,
 		burner: `between ${watts(low)} and ${watts(high)}`,
 		oven: `between ${signed(low)} and ${signed(high)} K`
 	}[about];
@@ -137,6 +143,10 @@ export function wordLessonEffect({ steps, seconds }: LessonEffect, { about, valu
 		const by = Math.round(value - now);
 		return `Times stay: its knob is set ${Math.abs(by)} K ${by > 0 ? 'lower' : 'higher'}.`;
 	}
+	if (about === 'yield') {
+		const by = Math.round(100 * Math.abs(now / value - 1));
+		return `Of it ${by} % ${value < now ? 'more' : 'less'} is bought for the same plates.`;
+	}
 	if (steps === 0) return 'In the open meal nothing changes.';
 	const what = steps === 1 ? 'one step takes' : `${steps} steps take`;
 	const all = steps === 1 ? '' : ' in all';
@@ -147,7 +157,6 @@ export function wordLessonEffect({ steps, seconds }: LessonEffect, { about, valu
 export function wordOffBy(missed: readonly Missed[]): string {
 	const middle = (list: readonly Missed[]) => list.reduce((sum, m) => sum + m.median, 0) / Math.max(1, list.length);
 	const third = Math.max(1, Math.floor(missed.length / 3));
-	const percent = (x: number) => `${Math.round(100 * x)} %`;
 	const [first, last] = [middle(missed.slice(0, third)), middle(missed.slice(-third))];
 	const what = third === 1 ? ['the first evening', 'the last'] : [`the first ${third} evenings`, `the last ${third}`];
 	return `Half of all times were off by less than ${percent(first)} on ${what[0] ?? ''}, and by less than ${percent(last)} on ${what[1] ?? ''}.`;

@@ -17,9 +17,11 @@
 	const units = getUnits();
 	const plan = $derived(app.planning.plan);
 	const meal = $derived(asPlanned(app.meal, plan));
-	const lines = $derived(shoppingOf(meal, app.techniques));
+	const lines = $derived(shoppingOf(meal, app.techniques, app.kitchen.learnt));
 	const bowls = $derived(
-		bowlsOf(meal, app.techniques).toSorted((a, b) => (bowlAt(a, plan) ?? Infinity) - (bowlAt(b, plan) ?? Infinity))
+		bowlsOf(meal, app.techniques, app.kitchen.learnt).toSorted(
+			(a, b) => (bowlAt(a, plan) ?? Infinity) - (bowlAt(b, plan) ?? Infinity)
+		)
 	);
 	const aisles = $derived([...new Set(lines.map((l) => l.aisle))]);
 

@@ -3,6 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { withPart } from '$lib/core/model/edit-meal';
 	import { readTechnique } from '$lib/core/model/technique';
+	import { comparedTimes } from '$lib/core/recipe/compared';
 	import { techniquesFrom } from '$lib/core/recipe/technique';
 	import { wordIssue } from '$lib/core/words/issues';
 	import { getApp } from '$lib/state/app.svelte';
@@ -25,6 +26,8 @@
 				)
 			: []
 	);
+	/** Only of the techniques that ship: they carry the models. */
+	const compared = $derived(recipe ? comparedTimes(recipe, app.techniques, app.kitchen, pasting.sizes) : []);
 	const issues = $derived(
 		made.flatMap((t) => {
 			const read = readTechnique(t);
@@ -173,6 +176,15 @@
 				}}
 				onjoin={(id) => {
 					pasting.join(id);
+				}}
+				onsplit={(id, at) => {
+					pasting.split(id, at);
+				}}
+				{compared}
+				onanswer={({ about, question }, { millimetres, change }) => {
+					pasting.answer(about, question);
+					if (millimetres !== undefined) pasting.size(about, millimetres);
+					if (change) pasting.change(about, change);
 				}}
 			/>
 		{:else if why !== undefined}

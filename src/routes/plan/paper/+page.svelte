@@ -19,9 +19,11 @@
 	const lines = $derived(runSheetOf(plan, measure.now));
 	const cooks = $derived(sheetsByCook(lines, plan));
 	const stations = $derived(sheetsByStation(lines, plan));
-	const shopping = $derived(shoppingOf(meal, app.techniques));
+	const shopping = $derived(shoppingOf(meal, app.techniques, app.kitchen.learnt));
 	const bowls = $derived(
-		bowlsOf(meal, app.techniques).toSorted((a, b) => (bowlAt(a, plan) ?? Infinity) - (bowlAt(b, plan) ?? Infinity))
+		bowlsOf(meal, app.techniques, app.kitchen.learnt).toSorted(
+			(a, b) => (bowlAt(a, plan) ?? Infinity) - (bowlAt(b, plan) ?? Infinity)
+		)
 	);
 	const aisles = $derived([...new Set(shopping.map((l) => l.aisle))]);
 	const sheets = [

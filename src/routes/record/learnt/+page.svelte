@@ -10,6 +10,7 @@
 		withoutLesson,
 		type Lesson
 	} from '$lib/core/record/lessons';
+	import { yieldingOf } from '$lib/core/model/quantities';
 	import { effectsOf } from '$lib/core/record/usual-in';
 	import { dateAt } from '$lib/core/units/zoned';
 	import { wordCalibration, wordEvidence, wordLesson, wordLessonEffect, wordOffBy } from '$lib/core/words/record';
@@ -23,21 +24,16 @@
 	const { record } = app;
 	const kitchen = $derived(app.kitchen);
 	const counted = $derived(countedIn(record.evenings, kitchen));
-	const lessons = $derived(lessonsOf(record.evenings, kitchen, dateAt(clocks().wall, zone())));
+	const leftOf = (id: string) => {
+		const technique = app.techniques.get(id);
+		return technique && yieldingOf(technique)?.left;
+	};
+	const lessons = $derived(lessonsOf(record.evenings, kitchen, dateAt(clocks().wall, zone()), leftOf));
 	const proposed = $derived(lessons.filter((l) => l.isNew && !l.isHeld));
 	const held = $derived(lessons.filter((l) => l.isNew && l.isHeld));
-	const inForce = $derived(lessons.filter((l) => !l.isNew && isTaken(l)));
-	const asAssumed = $derived(lessons.filter((l) => !l.isNew && l.isEnough && !isTaken(l)));
-	const few = $derived(lessons.filter((l) => !l.isEnough && !isTaken(l)));
-
-	/** Whether plans go by something that was learnt, or measured. */
-	function isTaken({ about, of }: Lesson): boolean {
-		if (about === 'pace') return kitchen.cooks.find((c) => c.id === of)?.measuredPace !== undefined;
-		if (about === 'step') return kitchen.learnt?.[of] !== undefined;
-		const station = kitchen.stations.find((s) => s.id === of);
-		if (station?.kind === 'burner') return station.measured !== undefined;
-		return station?.kind === 'oven' && (station.offset ?? 0) !== 0;
-	}
+	const inForce = $derived(lessons.filter((l) => !l.isNew && l.isTaken));
+	const asAssumed = $derived(lessons.filter((l) => !l.isNew && l.isEnough && !l.isTaken));
+	const few = $derived(lessons.filter((l) => !l.isEnough && !l.isTaken));
 
 	/** What each changes in the open meal. */
 	const effects = $derived(
@@ -61,12 +57,13 @@
 
 	let looked: string | undefined = $state();
 	const shown = $derived(lessons.find((l) => l.id === looked));
-	const points = $derived(shown ? pointsOf(record.evenings, kitchen, shown) : []);
+	const points = $derived(shown ? pointsOf(record.evenings, kitchen, shown, lessons, leftOf) : []);
 	const unit = {
 		pace: 'of a home cook’s time',
 		burner: 'watts',
 		oven: 'K hotter than the knob',
-		step: 'times the model'
+		step: 'times the model',
+		yield: 'of the raw weight'
 	} as const;
 	const drift = $derived({
 		x: 'evenings, the oldest first',
