@@ -170,15 +170,15 @@ test('a cook’s own screen: only their cues, remembered by the device', async (
 	await expect(page.getByRole('button', { name: 'Voice', exact: true })).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('training: a whole supper at 60×, ten mishaps an hour, nothing of it kept; served, and what was lost is told', async ({
+test('training: a whole supper, the first mishaps at 60×, six an hour, nothing of it kept; served, and what was lost is told', async ({
 	page
 }) => {
-	test.setTimeout(400_000);
+	test.setTimeout(900_000);
 	await open(page, '/cook');
 	await planned(page);
 	await page.getByText('Train on this evening').click();
 	const rate = page.getByLabel('Mishaps an hour', { exact: true });
-	await rate.fill('10');
+	await rate.fill('6');
 	await rate.press('Enter');
 	await page.getByRole('button', { name: 'Begin the training' }).click();
 	await expect(page.getByText('nothing of this evening is kept')).toBeVisible();
@@ -191,6 +191,8 @@ test('training: a whole supper at 60×, ten mishaps an hour, nothing of it kept;
 			if ((await wrong.count()) > 0) {
 				await wrong.first().click({ timeout: 5000 });
 				mishaps++;
+				// From here a slow machine is no slow cook: the clock waits for what is tapped.
+				if (mishaps === 2) await page.getByRole('button', { name: '1×', exact: true }).click();
 				continue;
 			}
 			const card = now(page).getByRole('article').first();
@@ -205,8 +207,8 @@ test('training: a whole supper at 60×, ten mishaps an hour, nothing of it kept;
 			else await card.getByRole('button', { name: /^(Done|It is): / }).click({ timeout: 5000 });
 		}
 		await expect(how).toBeVisible({ timeout: 200 });
-	}).toPass({ timeout: 330_000 });
-	expect(mishaps).toBeGreaterThan(9);
+	}).toPass({ timeout: 800_000 });
+	expect(mishaps).toBeGreaterThan(5);
 	await expect(how.getByText(/cues were/)).toBeVisible();
 	await expect(how.getByText('What happened')).toBeVisible();
 	await expect(now(page).getByRole('article')).toHaveCount(0);
