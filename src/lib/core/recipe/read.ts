@@ -106,6 +106,9 @@ const small =
 	/\b(?:salt|pepper|oil|water|herbs?|parsley|coriander|cilantro|basil|thyme|rosemary|mint|chives|dill|sage|oregano|bay|spices?|cooking spray|flour|butter|ice|garnish)\b/i;
 const meat = /\b(?:steaks?|chops?|breasts?|thighs?|fillets?|sausages?|cutlets?|escalopes?|burgers?)\b/i;
 
+/** A measure of length: “2.5 cm thick”. */
+const measured = /\d\s*-?(?:cm|mm|inch)/i;
+
 /** What a reading leaves open, as short questions. */
 function doubtsOf(ingredients: readonly ReadIngredient[], actions: readonly Action[]): readonly Doubt[] {
 	const doubts: Doubt[] = [];
@@ -130,7 +133,10 @@ function doubtsOf(ingredients: readonly ReadIngredient[], actions: readonly Acti
 			!isAskedThick &&
 			food !== undefined &&
 			['sear', 'fry', 'grill', 'roast', 'bake'].includes(a.kind) &&
-			!/\b\d+\s*(?:cm|mm|inch)/i.test(a.text)
+			!measured.test(a.text) &&
+			!ingredients.some(
+				(i) => measured.test(i.line) && i.line.toLowerCase().includes(food.toLowerCase().replace(/s$/, ''))
+			)
 		) {
 			isAskedThick = true;
 			const is = /s$/i.test(food) ? 'are' : 'is';

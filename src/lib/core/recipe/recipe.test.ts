@@ -327,3 +327,14 @@ test('a source tells its lines under their heads', () => {
 	]);
 	expect(source.instructions).toHaveLength(6);
 });
+
+test('a thickness that is told is not asked for, wherever it is told', () => {
+	const asked = (line: string, step: string) => {
+		const read = readRecipe(`Chops\n\nServes 2\n\nIngredients\n${line}\n1 tbsp oil\n\nMethod\n1. ${step}\n2. Serve.\n`);
+		return read.ok && read.recipe.doubts.some((d) => d.asks === 'thickness');
+	};
+	expect(asked('2 pork chops', 'Fry the chops for 4 minutes a side.')).toBe(true);
+	expect(asked('2 pork chops, 2.5 cm thick', 'Fry the chops for 4 minutes a side.')).toBe(false);
+	expect(asked('2 pork chops', 'Fry the 2cm-thick chops for 4 minutes a side.')).toBe(false);
+	expect(asked('2 pork chops', 'Fry the chops for 4 minutes a side in a wide pan.')).toBe(true);
+});
