@@ -10,8 +10,10 @@ const views = [
 	'/menu/loads',
 	'/menu/ahead',
 	'/menu/techniques',
+	'/menu/backup',
 	'/kitchen',
 	'/plan',
+	'/plan/paper',
 	'/cook',
 	'/bench'
 ];

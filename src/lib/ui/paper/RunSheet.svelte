@@ -26,7 +26,7 @@
 	</header>
 	<table>
 		<thead>
-			<tr><th class="box"></th><th>at</th><th>left</th><th>what</th></tr>
+			<tr><th><span class="out-of-sight">done</span></th><th>at</th><th>left</th><th>what</th></tr>
 		</thead>
 		<tbody>
 			{#each lines as line (line.id)}

@@ -84,7 +84,11 @@
 		<div class="scroll">
 			<table>
 				<thead>
-					<tr><th></th><th>would come</th><th>is otherwise here</th><th>is the same</th><th>is here only</th></tr>
+					<tr
+						><th><span class="out-of-sight">what</span></th><th>would come</th><th>is otherwise here</th><th
+							>is the same</th
+						><th>is here only</th></tr
+					>
 				</thead>
 				<tbody>
 					{#each looked.differences as d (d.kind)}
