@@ -87,6 +87,17 @@ test('what is not known, or lies beyond the model, is not computed', () => {
 	expect(compared(['1 chicken'], ['Simmer the chicken stock for 1 hour.'])).toEqual([]);
 	expect(compared(['4 salmon fillets'], ['Bake the salmon at 200C for 12 minutes.'])).toEqual([]);
 	expect(compared(['1 chicken of about 9 kg'], ['Roast the chicken at 200C for 3 hours.'])).toEqual([]);
+	// A table that was made for something else says nothing: of pieces, of what is only called so.
+	expect(compared(['1.2 kg chicken thighs'], ['Roast the chicken at 200C for 40 minutes.'])).toEqual([]);
+	expect(compared(['1.2 kg chicken breasts'], ['Roast the chicken breasts at 200C for 25 minutes.'])).toEqual([]);
+	expect(
+		compared(['2 cauliflower steaks, 2.5 cm thick'], ['Fry the cauliflower steaks for 4 minutes a side.'])
+	).toEqual([]);
+	expect(compared(['4 bean burgers, 2 cm thick'], ['Fry the burgers for 4 minutes a side.'])).toEqual([]);
+	expect(compared(['250 g egg noodles'], ['Boil the egg noodles for 4 minutes.'])).toEqual([]);
+	expect(
+		compared(['1 tbsp fish sauce', '2 carrots, 2 cm thick'], ['Fry the paste with the fish sauce for 1 minute.'])
+	).toEqual([]);
 	expect(compared(['4 egg whites'], ['Boil the syrup for 4 minutes.'])).toEqual([]);
 	expect(
 		compared(

@@ -52,7 +52,8 @@ const rows: readonly Row[] = [
 		ways: { fry: ['pork-chop-pan', 'fry'], sear: ['pork-chop-pan', 'fry'] }
 	},
 	{
-		food: /\b(?:beef|minced?|burger) ?(?:patties|burgers)|\bburgers\b|\bpatties\b/i,
+		food: /\bburgers?\b(?! buns?)|\bpatties\b/i,
+		of: /\b(?:minced?|ground) (?:beef|lamb|pork|veal)|\b(?:beef|lamb|pork|veal) (?:mince|burgers?|patties)/i,
 		by: 'thickness',
 		ways: { fry: ['patties-pan', 'fry'], sear: ['patties-pan', 'fry'] }
 	},
@@ -67,7 +68,7 @@ const rows: readonly Row[] = [
 		}
 	},
 	{
-		food: /\b(?:cod|haddock|hake|bass|bream|trout|pollock|halibut|fish)(?: fillets?)?\b/i,
+		food: /\b(?:cod|haddock|hake|bass|bream|trout|pollock|halibut|fish)\b(?! (?:sauce|stock|fingers?|cakes?))/i,
 		by: 'thickness',
 		ways: {
 			fry: ['fish-fillet-pan', 'fry'],
@@ -81,14 +82,24 @@ const rows: readonly Row[] = [
 	{ food: /\b(?:chicken|turkey) breasts?\b/i, by: 'thickness', ways: { simmer: ['chicken-breast-poached', 'poach'] } },
 	{ food: /\bchicken thighs?\b/i, by: 'thickness', ways: oven('chicken-thighs-roast') },
 	{
-		food: /\bchicken\b(?! (?:stock|broth|legs?|drumsticks?|wings?|pieces|livers?|mince))/i,
+		food: /\bchicken\b(?! (?:stock|broth|breasts?|thighs?|fillets?|legs?|drumsticks?|wings?|pieces|portions|livers?|mince|skin|fat))/i,
 		by: 'weight',
 		ways: oven('chicken-whole-roast')
 	},
 	{ food: /\bsausages?\b/i, by: 'thickness', ways: oven('sausages-oven') },
-	{ food: /\bsteaks?\b/i, by: 'thickness', ways: { fry: ['steak-pan', 'fry'], sear: ['steak-pan', 'fry'] } },
+	{
+		food: /(?<!(?:cauliflower|cabbage|celeriac|aubergine|tuna|swordfish|gammon|ham|pork|lamb) )\bsteaks?\b/i,
+		of: /\b(?:beef|sirloin|rump|rib[- ]?eye|fillet|bavette|hanger|flank|onglet|entrec[oô]te|strip|t-bone) steaks?|(?<!(?:cauliflower|cabbage|celeriac|aubergine|tuna|swordfish|gammon|ham|pork|lamb) )\bsteaks?\b/i,
+		by: 'thickness',
+		ways: { fry: ['steak-pan', 'fry'], sear: ['steak-pan', 'fry'] }
+	},
 	{ food: /\bscallops\b/i, by: 'thickness', ways: { fry: ['scallops-pan', 'fry'], sear: ['scallops-pan', 'fry'] } },
-	{ food: /\beggs?\b(?! (?:whites?|yolks?|wash))/i, by: 'egg', usual: 58, ways: { boil: ['boiled-eggs', 'boil'] } },
+	{
+		food: /\beggs?\b(?! (?:whites?|yolks?|wash|noodles|pasta|fried))/i,
+		by: 'egg',
+		usual: 58,
+		ways: { boil: ['boiled-eggs', 'boil'] }
+	},
 	cut(/\bsweet potato(?:es)?\b/i, 'sweet-potato', ['boil', 'steam', 'roast']),
 	{
 		food: /\bpotato(?:es)?\b/i,
@@ -179,7 +190,7 @@ export function comparedTimes(
 		const inHand = before(step);
 		// What the step names itself; else what was in hand before it.
 		const row =
-			rows.find((r) => r.food.test(step.text) && isNamed(r) && r.ways[step.kind]) ??
+			rows.find((r) => r.food.test(step.text) && isNamed(r)) ??
 			rows.find(
 				(r) =>
 					r.food.test(inHand) && isNamed(r) && r.ways[step.kind] && rows.every((o) => o === r || !o.food.test(inHand))

@@ -1,8 +1,11 @@
 // One step in two: no word is lost, no time is told twice, and all that waited still waits.
 import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
+import { demoKitchens } from '../library/demo';
+import { readTechnique } from '../model/technique';
 import { readRecipe } from './read';
 import { cutsIn, splitAt } from './split';
+import { techniquesFrom } from './technique';
 
 const names = ['expected.json', 'own.json'].flatMap((file) =>
 	Object.keys(JSON.parse(readFileSync(`recipes/${file}`, 'utf8')) as object)
@@ -25,7 +28,7 @@ test('every step of every recipe at every place', () => {
 			for (const at of cutsIn(step.text)) {
 				const after = splitAt(steps, step.id, at);
 				expect(after).toHaveLength(steps.length + 1);
-				const [one, two] = [after.find((s) => s.id === step.id)!, after.find((s) => s.id === `${step.id}+`)!];
+				const [one, two] = [after.find((s) => s.id === step.id)!, after.find((s) => s.id === `${step.id}-b`)!];
 				expect(words(`${one.text} ${two.text}`)).toEqual(words(step.text));
 				expect(two.after).toEqual([step.id]);
 				expect(one.after).toEqual(step.after);
@@ -49,4 +52,23 @@ test('elsewhere than at a cut nothing happens', () => {
 	const steps = stepsOf('A dish\n\nServes 2\n\nIngredients\n2 leeks\n\nMethod\n1. Fry the leeks.\n2. Serve.\n');
 	expect(splitAt(steps, 's1', 3)).toBe(steps);
 	expect(splitAt(steps, 'none', 8)).toBe(steps);
+});
+
+test('cut, and a half of it cut again, it is kept as techniques that can be read', () => {
+	for (const name of names) {
+		const text = readFileSync(`recipes/${name}`, 'utf8');
+		const read = readRecipe(text);
+		if (!read.ok) throw new Error(read.why);
+		const { recipe } = read;
+		const cut = (steps: typeof recipe.steps, id: string) => {
+			const at = cutsIn(steps.find((s) => s.id === id)?.text ?? '')[0];
+			return at === undefined ? steps : splitAt(steps, id, at);
+		};
+		const step = recipe.steps.find((s) => cutsIn(s.text).length > 1);
+		if (!step || recipe.steps.length > 36) continue;
+		const steps = cut(cut(recipe.steps, step.id), `${step.id}-b`);
+		expect(steps.length).toBeGreaterThan(recipe.steps.length);
+		for (const t of techniquesFrom({ ...recipe, steps }, text, demoKitchens[0]!, []))
+			expect(readTechnique(t), `${name}: ${t.name}`).toMatchObject({ ok: true });
+	}
 });

@@ -12,7 +12,7 @@ export function cutsIn(text: string): readonly number[] {
 }
 
 /**
- * A list of steps with one of them in two, named `id` and `id` + “+”.
+ * A list of steps with one of them in two, named `id` and `id-b`.
  *
  * @param at place in its words at which the second begins
  */
@@ -45,7 +45,7 @@ export function splitAt(steps: readonly ReadStep[], id: string, at: number): rea
 		...place(two),
 		text: second,
 		seconds: time(two, one),
-		id: `${id}+`,
+		id: `${id}-b`,
 		after: [id]
 	};
 	return steps.flatMap((s) =>
