@@ -1,5 +1,6 @@
 <!-- One glance at a plan: what it is for, when to begin, whether it is on time, how good it is. -->
 <script lang="ts">
+	import { hasRoom } from '../core/model/edit-meal';
 	import { serviceOf, type Meal } from '../core/model/meal';
 	import type { Kitchen } from '../core/model/kitchen';
 	import { formatClock, formatDuration } from '../core/units/time';
@@ -79,9 +80,9 @@
 			<p class="busy">Planning …</p>
 		{:else if late.length > 0}
 			<p class="bad">
-				{late.map((s) => `${s.name} ${formatDuration(s.at - s.due)} late`).join(', ')}{meal.room === undefined
-					? ''
-					: ': room behind the steps may be why'}
+				{late.map((s) => `${s.name} ${formatDuration(s.at - s.due)} late`).join(', ')}{hasRoom(meal)
+					? ': room behind the steps may be why'
+					: ''}
 			</p>
 		{:else if unsafe.length > 0}
 			<p class="bad">Not safe as it is</p>

@@ -66,12 +66,21 @@ const onClock = (seconds: number) => ((seconds % day) + day) % day;
 /** The meal with its evening calm, even or short. */
 export const withEvening = (meal: Meal, evening: Evening): Meal => ({ ...meal, evening });
 
-/** Room behind each step; `undefined`: none. */
+/** Room behind each step, of all parts alike; `undefined`: none. */
 export function withRoom(meal: Meal, room: Room | undefined): Meal {
-	const rest = { ...meal };
+	const parts = meal.parts.map((part) => {
+		const own = { ...part };
+		delete own.room;
+		return own;
+	});
+	const rest = { ...meal, parts };
 	delete rest.room;
 	return room === undefined ? rest : { ...rest, room };
 }
+
+/** Whether there is room behind any of its steps. */
+export const hasRoom = ({ room, parts }: Pick<Meal, 'room' | 'parts'>): boolean =>
+	room !== undefined || parts.some((p) => p.room !== undefined);
 
 /** With room behind the steps of one part. */
 export const withPartRoom = (meal: Meal, part: string, room: Room): Meal => ({

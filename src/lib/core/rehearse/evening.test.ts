@@ -1,7 +1,7 @@
 // A meal's plan rehearsed: its odds by the plan's clock, who is to blame, and what room behind the steps brings.
 import { describe, expect, test } from 'vitest';
 import { library } from '../library/library';
-import { withRoom } from '../model/edit-meal';
+import { hasRoom, withPartRoom, withRoom } from '../model/edit-meal';
 import { rooms } from '../model/meal';
 import { checkSchedule } from '../plan/check';
 import { scheduleOf } from '../plan/compile/schedule-of';
@@ -191,6 +191,12 @@ test('what is found comes in its order: the odds, better known, then what other 
 	}
 	const without = [...roomOffers({ ...brunch!.request, meal: withRoom(brunch!.demo.meal, 'much') }, brunch!.plan)];
 	expect(without.flatMap((o) => (o ? [o.room] : []))).toEqual([undefined, 'some']);
+	// Room behind one part is taken off by the same offer.
+	const { meal } = brunch!.demo;
+	const one = withPartRoom(meal, meal.parts[0]!.id, 'some');
+	expect([hasRoom(meal), hasRoom(one), hasRoom(withRoom(one, undefined))]).toEqual([false, true, false]);
+	const back = [...roomOffers({ ...brunch!.request, meal: one }, brunch!.plan)].find((o) => o && o.room === undefined);
+	expect(back?.meal).toEqual(meal);
 });
 
 test('only what brings something is offered', () => {

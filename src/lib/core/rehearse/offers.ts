@@ -36,7 +36,7 @@ function choices(
 	odds: Odds | undefined
 ): readonly Omit<RoomOffer, 'onTime' | 'begins' | 'waiting'>[] {
 	const all = [undefined, ...rooms]
-		.filter((r) => r !== meal.room)
+		.filter((r) => r !== meal.room || meal.parts.some((p) => p.room !== undefined))
 		.map((room) => ({ room, meal: withRoom(meal, room) }));
 	const blamed = (odds ? blameOf(odds, plan) : []).flatMap(({ step }) => {
 		const id = plan.steps.find((s) => s.id === step)?.part;

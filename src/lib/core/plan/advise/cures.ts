@@ -1,5 +1,5 @@
 // No plan: which promise to break, at the least cost. Every cure is a plan that was really found.
-import { freeId, withoutPart, withRoom, withService, withSetting, withTechnique } from '../../model/edit-meal';
+import { freeId, hasRoom, withoutPart, withRoom, withService, withSetting, withTechnique } from '../../model/edit-meal';
 import type { Meal, Part } from '../../model/meal';
 import type { Plan } from '../../model/plan';
 import type { Step, Technique } from '../../model/technique';
@@ -99,7 +99,7 @@ export function* cures(
 /** By promise: chains of attempts, each chain from the smallest breach to the largest. */
 const attempts: Record<Promised, (request: Sought) => readonly (readonly Attempt[])[]> = {
 	room: (request) =>
-		request.meal.room === undefined || request.standing
+		!hasRoom(request.meal) || request.standing
 			? []
 			: [[changed(request, 'room', { kind: 'room' }, withRoom(request.meal, undefined))]],
 	// What cannot wait goes on the plate first: the others are plated while it would stand.
