@@ -7,10 +7,12 @@
 		/** What it is a sheet of: the meal, who it is for. */
 		under: string;
 		lines: readonly SheetLine[];
+		/** What everybody has to know: whom what is not for. */
+		notes: readonly string[];
 		/** Whose hands it is, on each line. */
 		hasCooks: boolean;
 	}
-	const { name, under, lines, hasCooks }: Props = $props();
+	const { name, under, lines, notes, hasCooks }: Props = $props();
 
 	/** Of what, where, whose; how it looks when it is done. */
 	function wordMore({ part, where, cook, sign }: SheetLine): string {
@@ -24,6 +26,7 @@
 		<h2>{name}</h2>
 		<p>{under}</p>
 	</header>
+	{#each notes as note (note)}<p class="note">{note}</p>{/each}
 	<table>
 		<thead>
 			<tr><th><span class="out-of-sight">done</span></th><th>at</th><th>left</th><th>what</th></tr>
@@ -37,7 +40,7 @@
 					<td>
 						<strong>{line.say}</strong>
 						<span class="more"
-							>{wordMore(line)}{#each line.cautions as caution (caution)}<b>{caution}</b>{/each}</span
+							>{wordMore(line)}{#each line.cautions as caution, i (i)}<b>{caution}</b>{/each}</span
 						>
 					</td>
 				</tr>
@@ -54,6 +57,13 @@
 		gap: 6mm;
 		margin-bottom: 2mm;
 		border-bottom: 0.6mm solid #000;
+	}
+	.note {
+		margin-bottom: 1mm;
+		padding: 1mm 2mm;
+		border: 0.6mm solid #000;
+		font-size: 12pt;
+		font-weight: 700;
 	}
 	table {
 		width: 100%;

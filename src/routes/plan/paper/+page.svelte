@@ -5,6 +5,9 @@
 	import { bowlsOf } from '$lib/core/model/bowls';
 	import { shoppingOf } from '$lib/core/model/quantities';
 	import { asPlanned } from '$lib/core/plan/describe/as-planned';
+	import { wordClash } from '$lib/core/words/guests';
+	import { inUnits } from '$lib/core/words/quantities';
+	import { wordBought } from '$lib/core/words/amounts';
 	import { printAmount } from '$lib/core/units/amount';
 	import { formatClock } from '$lib/core/units/time';
 	import { getApp } from '$lib/state/app.svelte';
@@ -26,6 +29,14 @@
 		)
 	);
 	const aisles = $derived([...new Set(shopping.map((l) => l.aisle))]);
+	const own = (text: string) => inUnits(text, measure.now);
+	/** Not for everybody; and that it is not the plan of the meal as it is, where that is so. */
+	const notes = $derived([
+		...(planning.isCurrent && planning.problems.length === 0
+			? []
+			: ['This is the plan before the last change, not of the meal as it is now.']),
+		...new Set(plan.clashes.map((c) => own(wordClash(c))))
+	]);
 	const sheets = [
 		['cords', 'Cords'],
 		['run', 'Run sheet'],
@@ -92,18 +103,25 @@
 				<Cords plan={planning.spoken} />
 			</section>
 		{/if}
-		{#if chosen.includes('run')}<RunSheet name="Run sheet" {under} {lines} hasCooks={plan.cooks.length > 1} />{/if}
+		{#if chosen.includes('run')}<RunSheet
+				name="Run sheet"
+				{under}
+				{lines}
+				{notes}
+				hasCooks={plan.cooks.length > 1}
+			/>{/if}
 		{#if chosen.includes('cooks')}
 			{#each cooks as sheet (sheet.id)}<RunSheet
 					name={sheet.name}
 					{under}
 					lines={sheet.lines}
+					{notes}
 					hasCooks={false}
 				/>{/each}
 		{/if}
 		{#if chosen.includes('stations')}
 			{#each stations as sheet (sheet.id)}
-				<RunSheet name={sheet.name} {under} lines={sheet.lines} hasCooks={plan.cooks.length > 1} />
+				<RunSheet name={sheet.name} {under} lines={sheet.lines} {notes} hasCooks={plan.cooks.length > 1} />
 			{/each}
 		{/if}
 		{#if chosen.includes('shopping')}
@@ -120,7 +138,9 @@
 								{#each shopping.filter((l) => l.aisle === aisle) as l, i (i)}
 									<li>
 										<span class="box"></span><strong>{printAmount(l.bought, l.unit, l.name, measure.now)}</strong>
-										{l.name}{#if l.allergens.length > 0}<em>({l.allergens.join(', ')})</em>{/if}
+										{l.name}{#if wordBought(l) !== ''}, {own(wordBought(l))}{/if}{#if l.allergens.length > 0}<em
+												>({l.allergens.join(', ')})</em
+											>{/if}
 									</li>
 								{/each}
 							</ul>
