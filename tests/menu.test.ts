@@ -231,6 +231,13 @@ test('a guest is named once, what is not for them is told on Menu, plan and in C
 	await page.getByRole('link', { name: 'Plan', exact: true }).click();
 	await expect(page.getByText('Not for Ana', { exact: true })).toBeVisible({ timeout: 60_000 });
 	await expect(page.getByText('not for Ana: mustard')).toBeVisible();
+	await page.getByRole('link', { name: 'On paper' }).click();
+	await expect(
+		page
+			.getByRole('region', { name: 'Run sheet' })
+			.getByText('Lentil salad, soft eggs is not for Ana: it contains mustard.')
+	).toBeVisible();
+	await page.getByRole('link', { name: 'Back to the plan' }).click();
 	await page.getByRole('link', { name: 'See what, and what to do' }).click();
 	await page.getByRole('button', { name: 'Apply: Ana without Lentil salad, soft eggs' }).click();
 	await expect(page.getByText('everybody can eat what they get')).toBeVisible({ timeout: 60_000 });
