@@ -1,5 +1,6 @@
 <!-- A sheet of lines to tick: the clock, the time that is left, what to do; black on white. -->
 <script lang="ts">
+	import SheetHead from './SheetHead.svelte';
 	import { wordLeft, wordWhen, type SheetLine } from '../../core/formats/sheet/run-sheet';
 
 	interface Props {
@@ -22,10 +23,7 @@
 </script>
 
 <section class="sheet" aria-label={name}>
-	<header>
-		<h2>{name}</h2>
-		<p>{under}</p>
-	</header>
+	<SheetHead {name} {under} />
 	{#each notes as note (note)}<p class="note">{note}</p>{/each}
 	<table>
 		<thead>
@@ -50,14 +48,6 @@
 </section>
 
 <style>
-	header {
-		display: flex;
-		align-items: baseline;
-		justify-content: space-between;
-		gap: 6mm;
-		margin-bottom: 2mm;
-		border-bottom: 0.6mm solid #000;
-	}
 	.note {
 		margin-bottom: 1mm;
 		padding: 1mm 2mm;

@@ -14,6 +14,7 @@
 	import Cords from '$lib/ui/cords/Cords.svelte';
 	import { bowlAt } from '$lib/ui/menu/lists';
 	import RunSheet from '$lib/ui/paper/RunSheet.svelte';
+	import SheetHead from '$lib/ui/paper/SheetHead.svelte';
 
 	const app = getApp();
 	const { planning, measure } = app;
@@ -96,10 +97,7 @@
 	<div class="paper" data-size={size}>
 		{#if chosen.includes('cords')}
 			<section class="sheet wide" aria-label="Cords">
-				<header>
-					<h2>{meal.name}</h2>
-					<p>{under}</p>
-				</header>
+				<SheetHead name={meal.name} {under} />
 				<Cords plan={planning.spoken} />
 			</section>
 		{/if}
@@ -126,10 +124,7 @@
 		{/if}
 		{#if chosen.includes('shopping')}
 			<section class="sheet" aria-label="Shopping">
-				<header>
-					<h2>Shopping</h2>
-					<p>{under}</p>
-				</header>
+				<SheetHead name="Shopping" {under} />
 				<div class="two">
 					{#each aisles as aisle (aisle)}
 						<div class="together">
@@ -151,10 +146,7 @@
 		{/if}
 		{#if chosen.includes('bowls')}
 			<section class="sheet" aria-label="Bowls">
-				<header>
-					<h2>Bowls</h2>
-					<p>{under}</p>
-				</header>
+				<SheetHead name="Bowls" {under} />
 				<ul class="bowls">
 					{#each bowls as bowl (`${bowl.part} ${bowl.step}`)}
 						{@const at = bowlAt(bowl, plan)}
@@ -216,18 +208,6 @@
 	}
 	.paper[data-size='Letter'] :global(.sheet) {
 		width: 216mm;
-	}
-	.sheet header {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: baseline;
-		justify-content: space-between;
-		gap: 0 6mm;
-		margin-bottom: 3mm;
-		border-bottom: 0.6mm solid #000;
-	}
-	.sheet p {
-		font-size: 10pt;
 	}
 	.two {
 		columns: 2;
