@@ -17,7 +17,7 @@ const layers = {
 	'core/words/':
 		'core/((words|questions|plan|timing|heat|model|foods|units|safety|run|probe|rehearse|record|recipe)/|issues[.]ts)',
 	'core/run/': 'core/((run|plan|model|units|timing|probe|heat|foods|learn)/|issues[.]ts)',
-	'core/record/': 'core/((record|rehearse|run|plan|timing|model|learn|units|heat)/|issues[.]ts)',
+	'core/record/': 'core/((record|rehearse|run|plan|timing|model|learn|units|heat|probe|foods)/|issues[.]ts)',
 	'core/recipe/': 'core/((recipe|model|learn|safety|units|foods|timing)/|issues[.]ts)',
 	'core/rehearse/': 'core/((rehearse|run|plan|model|learn|units|heat)/|issues[.]ts)',
 	'core/plan/solve/': 'core/(plan/solve/|plan/problem[.]ts|units/)',

@@ -51,6 +51,7 @@ export default defineConfig(
 		files: [
 			'src/lib/core/{plan/solve,heat,learn,probe,rehearse,safety,testing}/**/*.ts',
 			'src/lib/core/run/{dispatch,forecast}.ts',
+			'src/lib/core/record/oven-film.ts',
 			'**/*.test.ts'
 		],
 		rules: { '@typescript-eslint/no-non-null-assertion': 'off' }

@@ -1,4 +1,5 @@
 // Vegetables on a tray: warmed, their faces dried, then coloured; what they lose on the way.
+import { flatFilm, type Airflow } from './surroundings';
 import type { Vegetable } from './softness';
 import { radiation } from './surface';
 
@@ -31,8 +32,8 @@ export const massPerArea = (density: number, size: number, cut: 'stick' | 'cube'
 	(density * size) / (cut === 'stick' ? 4 : 6);
 
 /** Film on pieces on a crowded tray, W/(m² K). */
-export function trayFilm(celsius: number, hasFan: boolean): number {
-	return 0.7 * (hasFan ? 15 : 7) + 0.6 * radiation(drying, celsius);
+export function trayFilm(celsius: number, airflow: Airflow): number {
+	return 0.7 * flatFilm(airflow) + 0.6 * radiation(drying, celsius);
 }
 
 export interface Tray {
@@ -43,14 +44,14 @@ export interface Tray {
 	/** kg/m² that dry off before it colours; 0: it is not browned. */
 	readonly water: number;
 	readonly celsius: number;
-	readonly hasFan: boolean;
+	readonly airflow: Airflow;
 }
 
 /** Seconds until pieces are golden: warm up, dry the faces, colour. `Infinity` where the oven is too cool to dry them. */
-export function goldTime({ mass, c, start, water: wet, celsius, hasFan }: Tray): number {
+export function goldTime({ mass, c, start, water: wet, celsius, airflow }: Tray): number {
 	if (wet === 0) return 0;
 	if (celsius <= drying + 5) return Infinity;
-	const h = trayFilm(celsius, hasFan);
+	const h = trayFilm(celsius, airflow);
 	const warm = (mass * c * Math.max(0, drying - start)) / (h * (celsius - warming));
 	const dry = (wet * (1 - Math.exp(-mass / reach)) * latent) / (h * (celsius - drying));
 	return warm + dry + colour.seconds * 2 ** ((colour.at - celsius) / colour.doubling);

@@ -12,7 +12,7 @@ const flux = (around: Around, crust: keyof typeof crusts, evaporated: number, fr
 
 describe('a face', () => {
 	test('bare meat in an oven, at rest; skin', () => {
-		const roasting = flux(onItsTray(160, true, 0.11), 'meat', 1, 70);
+		const roasting = flux(onItsTray(160, { hasFan: true }, 0.11), 'meat', 1, 70);
 		expect(roasting.heat / 1954).toBeCloseTo(1, 2.7);
 		expect(roasting.surface).toBeCloseTo(74.69, 1);
 		expect((roasting.vapour * 1000) / 0.8323).toBeCloseTo(1, 2.7);
@@ -21,7 +21,7 @@ describe('a face', () => {
 		expect(resting.heat / -428.7).toBeCloseTo(1, 2.7);
 		expect((resting.vapour * 1000) / 0.3726).toBeCloseTo(1, 2.7);
 		expect(Math.abs(resting.food + 1307)).toBeLessThan(3);
-		const skin = flux(birdInOven(180, true), 'skin', 0.8, 80);
+		const skin = flux(birdInOven(180, { hasFan: true }), 'skin', 0.8, 80);
 		expect(skin.heat / 2289.7).toBeCloseTo(1, 2.7);
 		expect(skin.surface).toBeCloseTo(92.82, 1);
 		expect((skin.vapour * 1000) / 0.4452).toBeCloseTo(1, 2.7);
@@ -44,7 +44,7 @@ describe('whole pieces', () => {
 
 	test('a roast of 110 mm at 150 °C', () => {
 		const body = roast();
-		body.run(7340, 10, { outer: onItsTray(150, true, 0.11) });
+		body.run(7340, 10, { outer: onItsTray(150, { hasFan: true }, 0.11) });
 		expect(Math.abs(body.middle - 47.97)).toBeLessThan(0.1);
 		expect(Math.abs(body.front - 73.57)).toBeLessThan(0.3);
 		expect(Math.abs(body.gone.outer - 3.246)).toBeLessThan(0.01);
@@ -53,14 +53,14 @@ describe('whole pieces', () => {
 
 	test('the same at 110 and at 220 °C', () => {
 		const low = roast();
-		low.run(11_680, 10, { outer: onItsTray(110, true, 0.11) });
+		low.run(11_680, 10, { outer: onItsTray(110, { hasFan: true }, 0.11) });
 		expect(Math.abs(low.middle - 52.67)).toBeLessThan(0.1);
 		expect(Math.abs(low.front - 63.98)).toBeLessThan(0.3);
 		const { peak, after } = restOf(low, rest, 10);
 		expect(Math.abs(peak - 55.54)).toBeLessThan(0.1);
 		expect(Math.abs(after - 28.7)).toBeLessThan(0.7);
 		const hot = roast();
-		hot.run(4800, 5, { outer: onItsTray(220, true, 0.11) });
+		hot.run(4800, 5, { outer: onItsTray(220, { hasFan: true }, 0.11) });
 		expect(Math.abs(hot.middle - 40.66)).toBeLessThan(0.1);
 		expect(Math.abs(hot.front - 87.97)).toBeLessThan(0.3);
 		expect(Math.abs(restOf(hot, rest, 5).end - 55.1)).toBeLessThan(0.1);
@@ -68,7 +68,7 @@ describe('whole pieces', () => {
 
 	test('a bird', () => {
 		const bird = new MoistBody({ ...poultry, size: 0.022, p: 0, outer: crusts.skin }, 5, place);
-		bird.run(3820, 10, { outer: birdInOven(180, true) });
+		bird.run(3820, 10, { outer: birdInOven(180, { hasFan: true }) });
 		expect(Math.abs(bird.middle - 70.81)).toBeLessThan(0.1);
 		expect(Math.abs(bird.gone.outer - 1.461)).toBeLessThan(0.01);
 		const { peak, after } = restOf(bird, { outer: atRest('bare', 21) }, 5);
@@ -94,7 +94,7 @@ describe('whole pieces', () => {
 	test('a gratin of 45 mm', () => {
 		const stuff = { k: 1.22, alpha: 3.275e-7, size: 0.045, p: 0 };
 		const gratin = new MoistBody({ ...stuff, outer: crusts.baked, inner: crusts.liquid }, 18, place);
-		gratin.run(3000, 10, inDish(170, true));
+		gratin.run(3000, 10, inDish(170, { hasFan: true }));
 		expect(Math.abs(gratin.middle - 78.12)).toBeLessThan(0.15);
 		expect(Math.abs(gratin.front - 83.13)).toBeLessThan(0.3);
 		expect(Math.abs(gratin.gone.outer - 1.261)).toBeLessThan(0.01);

@@ -210,6 +210,11 @@ export class MoistBody {
 		return this.T[this.first === 0 ? 0 : cells / 2]!;
 	}
 
+	/** Half way from the middle to the outer face, °C. */
+	get between(): number {
+		return this.T[this.first === 0 ? cells / 2 : Math.round(0.75 * cells)]!;
+	}
+
 	/** Every third node from one end to the other, °C: what safety looks at. */
 	layers(): readonly number[] {
 		return Array.from({ length: cells / 3 + 1 }, (_, i) => this.T[3 * i]!);

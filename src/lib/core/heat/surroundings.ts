@@ -1,11 +1,20 @@
 // What moist food meets, place by place: ovens, trays, pans, grills, fires, boards and covers.
 import type { Around, Surroundings } from './moist';
 
-/** Film by convection in an oven, W/(m² K): falls with the size of the piece (est. after Carson, Willix & North 2006, J. Food Eng. 72, 293–301). */
-function ovenFilm(hasFan: boolean, size: number): number {
-	const [h, low, high] = hasFan ? [15, 10, 22] : [7, 5, 9];
-	return Math.min(high, Math.max(low, h * (0.1 / size) ** 0.25));
+/** How an oven's air moves: whether a fan blows, and its own factor on the film that this gives; absent: 1. */
+export interface Airflow {
+	readonly hasFan: boolean;
+	readonly film?: number | undefined;
 }
+
+/** Film by convection in an oven, W/(m² K): falls with the size of the piece (est. after Carson, Willix & North 2006, J. Food Eng. 72, 293–301). */
+function ovenFilm({ hasFan, film = 1 }: Airflow, size: number): number {
+	const [h, low, high] = hasFan ? [15, 10, 22] : [7, 5, 9];
+	return film * Math.min(high, Math.max(low, h * (0.1 / size) ** 0.25));
+}
+
+/** That over what is crowded or filled, as high as it lies, W/(m² K). */
+export const flatFilm = ({ hasFan, film = 1 }: Airflow): number => film * (hasFan ? 15 : 7);
 
 type Air = Extract<Around, { kind: 'air' }>;
 const air = (h: number, celsius: number, wall: number, grey: number, vapour: number): Air => ({
@@ -21,30 +30,30 @@ const emissivity = 0.9;
 const vapours = { oven: 5000, bird: 6000, dish: 8000, pan: 8000, grill: 6000, kitchen: 1200, tent: 4500 };
 
 /** In an oven, open all round, on a rack. */
-export const inOven = (setting: number, hasFan: boolean, size: number): Air =>
-	air(ovenFilm(hasFan, size), setting, setting, emissivity, vapours.oven);
+export const inOven = (setting: number, airflow: Airflow, size: number): Air =>
+	air(ovenFilm(airflow, size), setting, setting, emissivity, vapours.oven);
 
 /** A roast on its tray: one side is shielded. */
-export function onItsTray(setting: number, hasFan: boolean, size: number): Air {
-	const open = inOven(setting, hasFan, size);
+export function onItsTray(setting: number, airflow: Airflow, size: number): Air {
+	const open = inOven(setting, airflow, size);
 	return { ...open, h: 0.85 * open.h, grey: 0.85 * emissivity };
 }
 
 /** A whole bird on its tray. */
-export function birdInOven(setting: number, hasFan: boolean): Air {
-	const open = inOven(setting, hasFan, 0.1);
+export function birdInOven(setting: number, airflow: Airflow): Air {
+	const open = inOven(setting, airflow, 0.1);
 	return { ...open, h: 0.9 * open.h, grey: 0.9 * emissivity, vapour: vapours.bird };
 }
 
 /** The underside of a flat piece on a tray. */
-export function trayBelow(setting: number, hasFan: boolean, size: number): Air {
-	const open = inOven(setting, hasFan, size);
+export function trayBelow(setting: number, airflow: Airflow, size: number): Air {
+	const open = inOven(setting, airflow, size);
 	return { ...open, h: 0.7 * open.h, grey: 0.6, sealed: true };
 }
 
 /** Top and base of a filled dish: cream or egg over it, the dish below. */
-export function inDish(setting: number, hasFan: boolean): Surroundings {
-	const h = hasFan ? 15 : 7;
+export function inDish(setting: number, airflow: Airflow): Surroundings {
+	const h = flatFilm(airflow);
 	return {
 		outer: air(h, setting, setting, emissivity, vapours.dish),
 		inner: { ...air(0.7 * h, setting, setting, 0.6, vapours.dish), sealed: true, behind: 0.006 }

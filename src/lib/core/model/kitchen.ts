@@ -51,7 +51,9 @@ const stationSchema = z.discriminatedUnion('kind', [
 		fall: slope,
 		measuredRise: slope.optional(),
 		/** How much hotter it is than what it is set to, K, by the thermometer. */
-		offset: z.number().min(-80).max(80).optional()
+		offset: z.number().min(-80).max(80).optional(),
+		/** Factor on the film of its air against others of its kind, as probes in roasts have shown. */
+		film: z.number().min(0.4).max(2.5).optional()
 	}),
 	z.object({ kind: z.literal('board'), ...base, places }),
 	z.object({ kind: z.literal('cold'), ...base, places }),

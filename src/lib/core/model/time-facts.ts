@@ -4,7 +4,12 @@ import { z } from 'zod';
 const number = z.number();
 /** Metres, °C, kilograms, litres, watts, seconds, shares. */
 const burner = z.object({ power: number, fuel: z.string(), share: number, isMeasured: z.boolean() });
-const oven = z.object({ setting: number, hasFan: z.boolean(), fire: z.enum(['grill', 'wood oven']).optional() });
+const oven = z.object({
+	setting: number,
+	hasFan: z.boolean(),
+	film: number.optional(),
+	fire: z.enum(['grill', 'wood oven']).optional()
+});
 const medium = z.object({
 	in: z.enum(['water', 'bath', 'steam', 'oil', 'ice', 'fridge', 'room', 'place']),
 	celsius: number,
@@ -70,6 +75,9 @@ export const timeFactsSchema = z.discriminatedUnion('kind', [
 		thickness: number,
 		shape: z.enum(['slab', 'cylinder', 'sphere', 'bird']),
 		start: number,
+		/** What its face is like; how much longer by its bone: where they are not as usual. */
+		face: z.string().optional(),
+		bone: number.optional(),
 		oven,
 		pull: number,
 		peak: number,

@@ -3,7 +3,8 @@ import type { Film } from '../heat/body';
 import { normalQuantile } from '../learn/spread';
 import { pullFor, readingsAt, Tables, type Setting, type Unknowns } from './curve';
 import { doubtOf, type Doubt } from './doubt';
-import { cholesky, posterior, thinned, type AtSpot, type Medium, type Posterior, type Reading } from './posterior';
+import { cholesky } from './positive';
+import { posterior, thinned, type AtSpot, type Medium, type Posterior, type Reading } from './posterior';
 
 export interface Band {
 	readonly p10: number;

@@ -1,4 +1,5 @@
 // What a probe's readings say of the unknowns: Laplace's approximation in six of them, at each of a row of spots.
+import { inverse, logDeterminant, solved } from './positive';
 import { leftAt, nothingKnown, readingsOf, Tables, usualLag, within, type Setting, type Unknowns } from './curve';
 
 export const media = ['oven', 'bath', 'pan'] as const;
@@ -212,46 +213,3 @@ function trust(off: number, sd: number): number {
 }
 
 const square = () => Array.from({ length: count }, () => new Float64Array(count));
-
-/** Cholesky's factor of a symmetric positive matrix. */
-function cholesky(m: readonly Float64Array[]): readonly Float64Array[] {
-	const n = m.length;
-	const low = Array.from({ length: n }, () => new Float64Array(n));
-	for (let i = 0; i < n; i++)
-		for (let j = 0; j <= i; j++) {
-			let sum = m[i]![j]!;
-			for (let k = 0; k < j; k++) sum -= low[i]![k]! * low[j]![k]!;
-			low[i]![j] = i === j ? Math.sqrt(Math.max(1e-12, sum)) : sum / low[j]![j]!;
-		}
-	return low;
-}
-
-function solved(m: readonly Float64Array[], right: Float64Array): Float64Array {
-	const low = cholesky(m);
-	const n = m.length;
-	const x = right.slice();
-	for (let i = 0; i < n; i++) {
-		for (let k = 0; k < i; k++) x[i]! -= low[i]![k]! * x[k]!;
-		x[i]! /= low[i]![i]!;
-	}
-	for (let i = n - 1; i >= 0; i--) {
-		for (let k = i + 1; k < n; k++) x[i]! -= low[k]![i]! * x[k]!;
-		x[i]! /= low[i]![i]!;
-	}
-	return x;
-}
-
-function inverse(m: readonly Float64Array[]): readonly Float64Array[] {
-	return m.map((_, i) =>
-		solved(
-			m,
-			Float64Array.from({ length: m.length }, (__, k) => (i === k ? 1 : 0))
-		)
-	);
-}
-
-function logDeterminant(m: readonly Float64Array[]): number {
-	return 2 * cholesky(m).reduce((sum, row, i) => sum + Math.log(row[i]!), 0);
-}
-
-export { cholesky };

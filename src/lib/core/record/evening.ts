@@ -16,8 +16,17 @@ const endings = ['said', 'seen', 'followed', 'left out'] as const;
 const equipmentSchema = z.discriminatedUnion('kind', [
 	/** Net watts; by ln of them. */
 	z.object({ kind: z.literal('burner'), id, watts: z.number().positive(), per: z.number().min(-5).max(5) }),
-	/** How much hotter it is than its knob, K; by K. */
-	z.object({ kind: z.literal('oven'), id, offset: z.number().min(-200).max(200), per: z.number().min(-1).max(1) })
+	/** How much hotter it is than its knob, K; by K. The factor on its film; by ln of that. What a probe said of it. */
+	z.object({
+		kind: z.literal('oven'),
+		id,
+		offset: z.number().min(-200).max(200),
+		per: z.number().min(-1).max(1),
+		film: z.number().positive().optional(),
+		perFilm: z.number().min(-5).max(5).optional(),
+		/** ln of the factor, its spread, and how that changes for each K that the oven is hotter. */
+		seen: z.object({ mean: z.number(), sd: z.number().positive(), perKelvin: z.number() }).optional()
+	})
 ]);
 export type Equipment = z.infer<typeof equipmentSchema>;
 
@@ -131,6 +140,11 @@ export const eveningSchema = z.object({
 	steps: z.array(stepSchema),
 	/** What thermometers said of ovens: what they were set to, what was read, °C. */
 	heats: z.array(z.object({ lane: id, at: seconds, knob: z.number(), celsius: z.number() })).max(200),
+	/** How long ovens took from cold, seconds, to so many °C: by their lamp, or a thermometer on the way. */
+	warmed: z
+		.array(z.object({ lane: id, at: seconds, seconds: z.number().positive(), celsius: z.number() }))
+		.max(50)
+		.optional(),
 	/** What happened that was not planned, in words. */
 	happened: z.array(z.string().max(500)).max(200),
 	said: z.array(saidSchema).max(2000),
@@ -198,14 +212,17 @@ export function mergedEvening(a: CookedEvening, b: CookedEvening): CookedEvening
 		courses: both(a.courses, b.courses, (c) => c.out !== undefined),
 		parts: both(a.parts, b.parts, (p) => p.ready !== undefined),
 		steps: both(a.steps, b.steps, (s) => s.ended !== undefined),
-		heats: [...new Map([...a.heats, ...b.heats].map((h) => [`${h.lane} ${h.at}`, h])).values()].sort(
-			(x, y) => x.at - y.at
-		),
+		heats: measuredOnce([...a.heats, ...b.heats]),
+		...(a.warmed || b.warmed ? { warmed: measuredOnce([...(a.warmed ?? []), ...(b.warmed ?? [])]) } : {}),
 		happened: [...new Set([...a.happened, ...b.happened])],
 		said: byTime([...a.said, ...b.said]),
 		...(a.archived === true && b.archived === true ? { archived: true } : { archived: undefined })
 	};
 }
+
+/** What was measured of places, each once, in order. */
+const measuredOnce = <T extends { readonly lane: string; readonly at: number }>(all: readonly T[]): T[] =>
+	[...new Map(all.map((h) => [`${h.lane} ${h.at}`, h])).values()].sort((x, y) => x.at - y.at);
 
 /** An evening with something more said of it. */
 export const withSaid = (evening: CookedEvening, said: Said): CookedEvening => ({

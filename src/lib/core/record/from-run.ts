@@ -7,7 +7,12 @@ import { platingKey } from '../model/record-key';
 import { cuesOf } from '../run/cues';
 import { active, originOf, planClock, type Run, type RunEvent } from '../run/events';
 import { factsOf, type Facts } from '../run/facts';
-import { wattsOf } from './usual-in';
+import type { Reading } from '../probe/posterior';
+import { roomOf } from '../plan/compile/places';
+import { mayBeProbed } from '../run/probed';
+import type { FilmSeen } from './oven-film';
+import { heardFilm } from './film';
+import { wattsOf, type Sensitivity } from './usual-in';
 import type { CookedEvening, CookedPart, CookedStep, Equipment } from './evening';
 
 /** Readings kept of a part. */
@@ -20,9 +25,9 @@ const platingSigma = 0.25;
 /** What an evening is kept with, beside its log. */
 export interface Around {
 	readonly meal: Pick<Meal, 'name' | 'parts' | 'covers'>;
-	readonly kitchen: Pick<Kitchen, 'id' | 'cooks' | 'stations'>;
-	/** How much ln of each step's time goes by its oven or its burner: see `sensitivityOf`. */
-	readonly sensitivity: ReadonlyMap<string, number>;
+	readonly kitchen: Pick<Kitchen, 'id' | 'cooks' | 'stations' | 'altitude'>;
+	/** How much each step's time goes by its oven or its burner: see `sensitivityOf`. */
+	readonly sensitivity: ReadonlyMap<string, Sensitivity>;
 	/** Words of what happened that was not planned; none for what was. */
 	readonly say: (event: RunEvent) => string | undefined;
 }
@@ -57,7 +62,7 @@ export function eveningFrom(run: Run, around: Around): CookedEvening {
 		lanes: plan.lanes.map(({ id, name }) => ({ id, name })),
 		parts: plan.parts.map((p) => cookedPart(p, meal, run.plan, facts, steps)),
 		steps: [...steps, ...platings(run, facts)],
-		heats: [...heatsOf(run, events, plan)],
+		...saidOfOvens(run, events, facts, around),
 		happened: events.flatMap((e) => say(e) ?? []).slice(0, 200),
 		said: events.flatMap((e) =>
 			e.kind === 'note'
@@ -142,8 +147,16 @@ function cookedSteps(
 		const isHands = hands.some((h) => h.whole);
 		const cook = step.hands[0]?.cook;
 		const part = plan.parts.find((p) => p.id === step.part);
-		const equipment = isHands ? undefined : equipmentOf(before, around);
 		const { began = Infinity, ended = -Infinity } = actual;
+		// What a probe told is looked at once, when the step is over.
+		const stream = ended > began ? (facts.readings.get(step.part) ?? []) : [];
+		const read = stream.flatMap(([at, c]): Reading[] => (at >= began && at <= ended ? [[at - began, c]] : []));
+		const equipment = isHands
+			? undefined
+			: equipmentOf(before, around, () => {
+					const air = { room: roomOf(around.kitchen), altitude: around.kitchen.altitude };
+					return mayBeProbed(before, plan.steps) ? heardFilm(run.run, before, air, read) : undefined;
+				});
 		// What somebody saw to in between was time off this work.
 		const isLeft = isHands && (taps.get(cook ?? '')?.touches ?? []).some((t) => t > began && t < ended);
 		const isDisturbed =
@@ -298,26 +311,65 @@ function platings(run: Run, { plan, done }: Facts): CookedStep[] {
 	});
 }
 
-/** What thermometers said of ovens, with what the knob was at then. */
-function heatsOf(run: Run, events: readonly RunEvent[], plan: Plan): readonly CookedEvening['heats'][number][] {
-	return events.flatMap((e) => {
-		if (e.kind !== 'heat') return [];
+/** A thermometer that shows so much less than the knob, K, shows an oven on its way; one that shows no more than that, cold. */
+const onItsWay = 15;
+
+/**
+ * What thermometers and lamps said of ovens: how hot they were against their knobs, once they were hot; and how long they took
+ * from cold.
+ */
+function saidOfOvens(
+	run: Run,
+	events: readonly RunEvent[],
+	{ plan, done }: Facts,
+	{ kitchen }: Around
+): Pick<CookedEvening, 'heats' | 'warmed'> {
+	const heats: CookedEvening['heats'] = [];
+	const warmed: NonNullable<CookedEvening['warmed']> = [];
+	for (const e of events) {
+		if (e.kind !== 'heat') continue;
+		const station = kitchen.stations.find((s) => s.id === e.station);
+		if (station?.kind !== 'oven') continue;
 		const at = planClock(run, e.at);
-		const firing = plan.steps
-			.filter((s) => s.lane === e.station && s.setting !== undefined && s.from <= at)
-			.reduce<PlannedStep | undefined>((x, s) => (x && x.from > s.from ? x : s), undefined);
+		const own = plan.steps
+			.filter((s) => s.lane === e.station && s.setting !== undefined)
+			.toSorted((a, b) => a.from - b.from);
+		const lit = own.map((s) => done.get(`${s.id}#oven`)).find((t) => t !== undefined);
+		const firing = own.findLast((s) => s.from <= at) ?? own[0];
 		const knob = firing?.knob ?? firing?.setting;
-		return knob === undefined ? [] : [{ lane: e.station, at: Math.round(at), knob, celsius: e.celsius }];
-	});
+		if (knob === undefined) continue;
+		const { room, rise, measuredRise = rise } = station;
+		const hot = lit === undefined ? (own[0]?.from ?? Infinity) : lit + measuredRise * (knob - room);
+		const warming = lit !== undefined && firing === own[0] && !warmed.some((w) => w.lane === e.station);
+		if (e.lamp === true || (at < hot && e.celsius < knob - onItsWay)) {
+			const celsius = e.lamp === true ? knob : e.celsius;
+			if (warming && at > lit && celsius > room + onItsWay)
+				warmed.push({ lane: e.station, at: Math.round(at), seconds: at - lit, celsius });
+		} else if (at >= hot) heats.push({ lane: e.station, at: Math.round(at), knob, celsius: e.celsius });
+	}
+	return { heats, ...(warmed.length > 0 ? { warmed } : {}) };
 }
 
 /** What a burner or an oven is to a step's time, where it matters to it. */
-function equipmentOf(step: PlannedStep, { kitchen, sensitivity }: Around): Equipment | undefined {
-	const per = sensitivity.get(step.id);
+function equipmentOf(
+	step: PlannedStep,
+	{ kitchen, sensitivity }: Around,
+	seen: () => FilmSeen | undefined
+): Equipment | undefined {
+	const found = sensitivity.get(step.id);
 	const station = kitchen.stations.find((s) => s.id === step.lane);
-	if (per === undefined || !station) return undefined;
+	if (found === undefined || !station) return undefined;
+	const { per, perFilm } = found;
 	if (station.kind === 'burner') return { kind: 'burner', id: station.id, watts: wattsOf(station), per };
 	const { setting, knob = setting } = step;
 	if (station.kind !== 'oven' || setting === undefined || knob === undefined) return undefined;
-	return { kind: 'oven', id: station.id, offset: setting - knob, per };
+	const film = seen();
+	return {
+		kind: 'oven',
+		id: station.id,
+		offset: setting - knob,
+		per,
+		...(perFilm === undefined ? {} : { film: station.film ?? 1, perFilm }),
+		...(film ? { seen: film } : {})
+	};
 }

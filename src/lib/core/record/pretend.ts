@@ -8,28 +8,35 @@ import { efficiency } from '../heat/burner';
 import { compileMeal } from '../plan/compile/compile';
 import { normalOf } from '../rehearse/luck';
 import { cuesOf } from '../run/cues';
+import { mayBeProbed } from '../run/probed';
+import { goes } from '../timing/pieces';
+import { roomOf } from '../plan/compile/places';
+import type { Reading } from '../probe/posterior';
+import { roastOf } from './oven-film';
 import { dateAt } from '../units/zoned';
 import type { CookedEvening, Said } from './evening';
 import { inHotterOven, sensitivityOf, usualIn } from './usual-in';
 import { eveningFrom } from './from-run';
 import { beginRun, instantAt, type Happening, type Run } from '../run/events';
 
-/** What is really so: factor on the pace, K hotter than the knob, factor on the power. */
+/** What is really so: factor on the pace, K hotter than the knob, factor on the power; on the film of an oven's air, and on its time from cold. */
 export interface Hidden {
 	readonly pace: number;
 	readonly oven: number;
 	readonly power: number;
+	readonly film?: number;
+	readonly warmUp?: number;
 }
 
 /** The kitchen as it really is. */
-function trueKitchen(kitchen: Kitchen, { pace, power }: Hidden): Kitchen {
+function trueKitchen(kitchen: Kitchen, { pace, power, film }: Hidden): Kitchen {
 	return {
 		...kitchen,
 		learnt: undefined,
 		cooks: kitchen.cooks.map((c) => ({ ...c, measuredPace: (c.pace ?? 1) * pace })),
 		stations: kitchen.stations.map((s) => {
 			if (s.kind === 'oven')
-				return { ...s, offset: undefined, lowest: s.lowest - 60, highest: Math.min(600, s.highest + 60) };
+				return { ...s, offset: undefined, film, lowest: s.lowest - 60, highest: Math.min(600, s.highest + 60) };
 			return s.kind === 'burner' ? { ...s, measured: s.power * efficiency[s.fuel].usual * power } : s;
 		})
 	};
@@ -73,11 +80,56 @@ export function trueTimes(
 	);
 }
 
+/** What reads in a kitchen that plays. */
+export interface Gauges {
+	/** What a probe in a step says, seconds since it began, °C; nothing where none is in it. */
+	readonly probed: (step: PlannedStep, seconds: number, seed: number) => readonly Reading[];
+	/** Seconds that the oven of a step takes from cold. */
+	readonly warmUp: (step: PlannedStep) => number | undefined;
+}
+
+/** Seconds between readings; noise of a reading, K. */
+const readEvery = 20;
+const readNoise = 0.3;
+
+/** Probes and lamps of a kitchen as it really is. */
+export function gaugesOf(kitchen: Kitchen, plan: Plan, hidden: Hidden): Gauges {
+	const ovens = new Map(kitchen.stations.flatMap((s) => (s.kind === 'oven' ? [[s.id, s] as const] : [])));
+	const air = { room: roomOf(kitchen), altitude: kitchen.altitude };
+	return {
+		probed(step, seconds, seed) {
+			const piece = mayBeProbed(step, plan.steps) ? roastOf(step, air) : undefined;
+			const oven = ovens.get(step.lane);
+			if (!piece || !oven) return [];
+			const setting = (step.knob ?? piece.where.setting) + hidden.oven;
+			const real = { ...piece, where: { ...piece.where, setting, film: hidden.film ?? 1 } };
+			let next = 0;
+			return goes(real, seconds, 0).flatMap(({ at, reading }): Reading[] => {
+				if (at < next || at > seconds) return [];
+				next += readEvery;
+				return [[at, reading + readNoise * normalOf(seed, `probe ${step.id} ${at}`)]];
+			});
+		},
+		warmUp({ lane, knob, setting = knob }) {
+			const oven = ovens.get(lane);
+			return oven && setting && (hidden.warmUp ?? 1) * oven.rise * ((knob ?? setting) - oven.room);
+		}
+	};
+}
+
 /** An evening as it goes: each step when all that it waits for allows, and not before its time; with the log of it. */
 export function cookEvening(
 	plan: Plan,
 	times: ReadonlyMap<string, number>,
-	of: { readonly run: string; readonly date: string; readonly seed: number; readonly thermometer?: number }
+	of: {
+		readonly run: string;
+		readonly date: string;
+		readonly seed: number;
+		/** Ovens read by a thermometer: K hotter than the knob. */
+		readonly thermometer?: number;
+		/** Ovens whose lamp is heeded, and roasts with a probe in them: see `gaugesOf`. */
+		readonly gauges?: Gauges;
+	}
 ): { readonly run: Run; readonly late: ReadonlyMap<string, number> } {
 	const { seed } = of;
 	let run: Run = beginRun(plan, { run: of.run, date: of.date, zone: 'Europe/Lisbon', clock: { kind: 'wall' } });
@@ -117,6 +169,14 @@ export function cookEvening(
 						? to
 						: from + share * (to - from);
 			if (cue.kind !== 'look') tell(cue.kind === 'oven' ? cue.at : at, { kind: 'done', cue: cue.id });
+		}
+		for (const [seconds, celsius] of of.gauges?.probed(s, to - from, seed) ?? [])
+			tell(from + seconds, { kind: 'reading', part: s.part, celsius });
+		const lit = cues.find((c) => c.step === s.id && c.kind === 'oven');
+		const warm = lit && of.gauges?.warmUp(s);
+		if (lit && warm !== undefined) {
+			const takes = warm * Math.exp(0.05 * normalOf(seed, `warm ${s.id}`));
+			tell(lit.at + takes, { kind: 'heat', station: s.lane, celsius: s.knob ?? s.setting ?? 180, lamp: true });
 		}
 		if (of.thermometer !== undefined && s.setting !== undefined && plan.terrain.some((t) => t.lane === s.lane)) {
 			const celsius = (s.knob ?? s.setting) + of.thermometer + 4 * normalOf(seed, `thermometer ${s.id}`);

@@ -29,7 +29,8 @@ import {
 import { wordLesson, wordLessonEffect } from '../words/record';
 import { eveningFrom } from './from-run';
 import { calibrationOf, missedOver, stepHistory } from './honesty';
-import { lessonsOf, lossOf, pointsOf, teaches, withHeldBack, withLesson, withoutLesson, type Lesson } from './lessons';
+import { lessonsOf, pointsOf, withHeldBack, withLesson, withoutLesson, type Lesson } from './lessons';
+import { lossOf, teaches } from './taught';
 import { cookEvening, examplesOf, isExample, trueTimes } from './pretend';
 import { cookedTechniques, differing, trialsOf } from './trials';
 import { effectsOf, sensitivityOf } from './usual-in';

@@ -1,6 +1,6 @@
 // A part over its evenings, or several variants of one evening, side by side: what was set, what was measured, what was said of it.
 import { holding, verdictOn, type CookedEvening, type CookedPart, type Verdict } from './evening';
-import { lossOf } from './lessons';
+import { lossOf } from './taught';
 
 export interface Trial {
 	readonly evening: string;

@@ -108,46 +108,76 @@ const withStrongerBurners = (kitchen: Kitchen, times: number): Kitchen => ({
 export const wattsOf = ({ power, fuel, measured }: StationOf<'burner'>): number =>
 	measured ?? power * efficiency[fuel].usual;
 
-/** By how much an oven, K, and a burner are changed to see what that does to a time. */
-const off = { kelvin: 6, times: 1.05 } as const;
-const known = new WeakMap<Plan, ReadonlyMap<string, number>>();
+/** Ovens whose air takes its heat into food so many times as fast. */
+const withOtherFilms = (kitchen: Kitchen, times: number): Kitchen => ({
+	...kitchen,
+	stations: kitchen.stations.map((s) => (s.kind === 'oven' ? { ...s, film: times * (s.film ?? 1) } : s))
+});
+
+/** How much ln of a step's time changes with a K of its oven, or with ln of its burner's watts; and with ln of the oven's film. */
+export interface Sensitivity {
+	readonly per: number;
+	readonly perFilm?: number;
+}
+
+/** By how much an oven, K, a burner and a film are changed to see what that does to a time. */
+const off = { kelvin: 6, times: 1.05, film: 1.15 } as const;
+const known = new WeakMap<Plan, ReadonlyMap<string, Sensitivity>>();
 
 /**
- * How much ln of each step's time changes with a K of its oven, or with ln of the watts of its burner: by the models themselves,
- * on both sides of where it is. Steps to which neither matters are left out. Worked out once for each plan.
+ * How much each step's time goes by its oven or its burner: by the models themselves, on both sides of where it is. Steps to
+ * which neither matters are left out. Worked out once for each plan.
  */
 export function sensitivityOf(
 	meal: Meal,
 	kitchen: Kitchen,
 	techniques: ReadonlyMap<string, Technique>,
 	plan: Plan
-): ReadonlyMap<string, number> {
+): ReadonlyMap<string, Sensitivity> {
 	const before = known.get(plan);
 	if (before) return before;
 	const wide = withWideOvens(kitchen);
-	const ovens = new Set(kitchen.stations.flatMap((s) => (s.kind === 'oven' ? [s.id] : [])));
-	const burners = new Set(kitchen.stations.flatMap((s) => (s.kind === 'burner' ? [s.id] : [])));
-	const cases = [
-		{ lanes: ovens, by: 2 * off.kelvin, sides: [-off.kelvin, off.kelvin].map((k) => ({ kitchen: wide, kelvin: k })) },
-		{
-			lanes: burners,
-			by: 2 * Math.log(off.times),
-			sides: [1 / off.times, off.times].map((t) => ({ kitchen: withStrongerBurners(kitchen, t), kelvin: 0 }))
-		}
-	];
-	const found = new Map<string, number>();
-	for (const { lanes, by, sides } of cases) {
-		const steps = plan.steps.filter((s) => lanes.has(s.lane) && s.hands.every((h) => !h.whole));
-		if (steps.length === 0) continue;
-		const both = sides.map(({ kitchen: k, kelvin }) => {
+	const at = (kind: 'oven' | 'burner') => {
+		const lanes = new Set(kitchen.stations.flatMap((s) => (s.kind === kind ? [s.id] : [])));
+		return plan.steps.filter((s) => lanes.has(s.lane) && s.hands.every((h) => !h.whole));
+	};
+	/** ln of the longer time over the shorter one, for each unit of what differs between two kitchens. */
+	const slopes = (
+		steps: readonly PlannedStep[],
+		by: number,
+		sides: readonly { readonly kitchen: Kitchen; readonly kelvin?: number }[]
+	): ReadonlyMap<string, number> => {
+		if (steps.length === 0) return new Map();
+		const both = sides.map(({ kitchen: k, kelvin = 0 }) => {
 			const compiled = compileMeal(meal, k, inHotterOven(techniques, kelvin));
 			return (step: PlannedStep) => (compiled.ok ? usualIn(compiled.value.trace, k, step, kelvin) : undefined);
 		});
-		for (const step of steps) {
-			const [less, more] = both.map((of) => of(step));
-			const per = less === undefined || more === undefined ? 0 : Math.log(more / less) / by;
-			if (Math.abs(per) > 1e-4 && Number.isFinite(per)) found.set(step.id, per);
-		}
+		return new Map(
+			steps.flatMap((step): [string, number][] => {
+				const [less, more] = both.map((of) => of(step));
+				const per = less === undefined || more === undefined ? 0 : Math.log(more / less) / by;
+				return Math.abs(per) > 1e-4 && Number.isFinite(per) ? [[step.id, per]] : [];
+			})
+		);
+	};
+	const [inOven, onBurner] = [at('oven'), at('burner')];
+	const perKelvin = slopes(inOven, 2 * off.kelvin, [
+		{ kitchen: wide, kelvin: -off.kelvin },
+		{ kitchen: wide, kelvin: off.kelvin }
+	]);
+	const perFilm = slopes(inOven, 2 * Math.log(off.film), [
+		{ kitchen: withOtherFilms(wide, 1 / off.film) },
+		{ kitchen: withOtherFilms(wide, off.film) }
+	]);
+	const perPower = slopes(onBurner, 2 * Math.log(off.times), [
+		{ kitchen: withStrongerBurners(kitchen, 1 / off.times) },
+		{ kitchen: withStrongerBurners(kitchen, off.times) }
+	]);
+	const found = new Map<string, Sensitivity>([...perPower].map(([id, per]) => [id, { per }]));
+	for (const { id } of inOven) {
+		const [per, film] = [perKelvin.get(id), perFilm.get(id)];
+		if (per === undefined && film === undefined) continue;
+		found.set(id, { per: per ?? 0, ...(film === undefined ? {} : { perFilm: film }) });
 	}
 	known.set(plan, found);
 	return found;

@@ -24,7 +24,8 @@ export const eventSchema = z.discriminatedUnion('kind', [
 	event('notYet', { step: id, how: z.enum(['far', 'half way', 'nearly']).optional() }),
 	event('reading', { part: id, celsius: z.number().min(-60).max(700) }),
 	/** How hot a fire is, by a thermometer or a counted hand, °C. */
-	event('heat', { station: id, celsius: z.number().min(40).max(600) }),
+	/** By a thermometer; or by the lamp of an oven that it has come to what it is set to. */
+	event('heat', { station: id, celsius: z.number().min(40).max(600), lamp: z.literal(true).optional() }),
 	event('note', { text, part: id.optional() }),
 	/** A step takes longer, or less long where it is negative, by so many seconds; it is pulled forward. */
 	event('late', { step: id, seconds: z.int().min(-86_400).max(86_400) }),

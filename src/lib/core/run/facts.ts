@@ -114,7 +114,7 @@ export function factsOf(run: Run): Facts {
 				break;
 			}
 			case 'heat':
-				heats.set(e.station, e.celsius);
+				if (e.lamp !== true) heats.set(e.station, e.celsius);
 				break;
 			case 'back':
 				if (breaks.some((b) => b.cook === e.what && b.to > at))

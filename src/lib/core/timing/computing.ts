@@ -1,4 +1,5 @@
 // What every computed time is made of: where a step is done, and what comes out.
+import type { Airflow } from '../heat/surroundings';
 import { efficiency, type Fuel } from '../heat/burner';
 import type { Care, TimeFacts } from '../model/time-facts';
 import type { TimeModel, Quantity } from '../model/time-model';
@@ -19,6 +20,8 @@ export interface Circumstance {
 	/** Temperature of the oven, the grill or the fired oven, °C; whether its fan blows, and what it is. */
 	readonly setting?: number | undefined;
 	readonly hasFan?: boolean | undefined;
+	/** The oven's own factor on the film of its air, as probes have shown. */
+	readonly film?: number | undefined;
 	readonly fire?: 'grill' | 'wood oven' | undefined;
 	/** The strongest burner of the kitchen: what was heated elsewhere stood on it. */
 	readonly best?: { readonly power: number; readonly fuel: Fuel; readonly measured?: number | undefined } | undefined;
@@ -72,6 +75,9 @@ export function netPower({ power = usualPower, fuel = 'induction', measured }: C
 } {
 	return { power, efficiency: measured === undefined ? efficiency[fuel].usual : measured / power };
 }
+
+/** How the oven's air moves; without a fan where nobody says. */
+export const airflowOf = ({ hasFan = false, film }: Circumstance): Airflow => ({ hasFan, film });
 
 /** The burner as a fact. */
 export function burnerOf(at: Circumstance): FactsOf<'boil'>['burner'] {

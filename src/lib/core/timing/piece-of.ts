@@ -6,8 +6,9 @@ import type { Piece } from './pieces';
 
 type PieceModel = ModelOf<'roast'> | ModelOf<'rest'> | ModelOf<'pan'> | ModelOf<'pan-rest'>;
 
-/** What the face of a food is like in an oven, where a technique does not say. */
 const faces: Partial<Record<Food, CrustKind>> = { 'white fish': 'fish', salmon: 'fish' };
+/** What the face of a food is like in an oven, where a technique does not say. */
+export const usualFace = (food: Food): CrustKind => faces[food] ?? 'meat';
 
 function coverOf(rest: PieceModel['rest'], value: Value): Piece['rest'] {
 	if (rest === 'served') return 'served';
@@ -32,7 +33,7 @@ export function commonOf(
 	const ofSkin = seared?.of === 'skin' || (seared?.of === undefined && (seared?.skin ?? 0) > 0);
 	return {
 		food: model.food,
-		face: model.face ?? ('shape' in model && model.shape === 'bird' ? 'skin' : (faces[model.food] ?? 'meat')),
+		face: model.face ?? ('shape' in model && model.shape === 'bird' ? 'skin' : usualFace(model.food)),
 		skin: model.skin ?? (ofSkin ? (model.food === 'duck breast' ? 'fat skin' : 'skin') : undefined),
 		bone: model.bone ?? 1,
 		start: value(model.start),

@@ -16,6 +16,7 @@ import {
 	onPan,
 	trayBelow,
 	underVault,
+	type Airflow,
 	type Cover
 } from '../heat/surroundings';
 import { gatedLethality, type Organism } from '../safety/lethality';
@@ -41,7 +42,7 @@ const leastOfBird = 66;
 const endsOf = 0.4 * (1 / 1.64) ** 4;
 
 type Where =
-	| { readonly kind: 'oven'; readonly setting: number; readonly hasFan: boolean }
+	| ({ readonly kind: 'oven'; readonly setting: number } & Airflow)
 	| { readonly kind: 'grill'; readonly setting: number; readonly isShut: boolean }
 	| { readonly kind: 'wood oven'; readonly setting: number }
 	| { readonly kind: 'pan'; readonly baste: number }
@@ -155,15 +156,18 @@ function sizzling(p: Piece): Faces {
 const flipped = (p: Piece, { outer, inner = outer }: Surroundings): Surroundings =>
 	p.seared?.how === 'skin' ? { outer: inner, inner: outer } : { outer, inner };
 
-function ovenAround(p: Piece, { setting, hasFan }: Extract<Where, { kind: 'oven' }>): Surroundings {
+function ovenAround(p: Piece, where: Extract<Where, { kind: 'oven' }>): Surroundings {
 	switch (p.shape) {
 		case 'slab':
-			return flipped(p, { outer: inOven(setting, hasFan, p.size), inner: trayBelow(setting, hasFan, p.size) });
+			return flipped(p, {
+				outer: inOven(where.setting, where, p.size),
+				inner: trayBelow(where.setting, where, p.size)
+			});
 		case 'bird':
-			return { outer: birdInOven(setting, hasFan) };
+			return { outer: birdInOven(where.setting, where) };
 		case 'cylinder':
 		case 'sphere':
-			return { outer: onItsTray(setting, hasFan, p.size) };
+			return { outer: onItsTray(where.setting, where, p.size) };
 	}
 }
 
@@ -313,13 +317,22 @@ export const cook: (piece: Piece) => Cooked = remembering((p: Piece): Cooked => 
 	};
 });
 
-/** A moment of a piece: seconds since it went on, what a probe reads, its outer face and the other one, °C. */
+/** A moment of a piece: seconds since it went on, what a probe reads, half way to its outer face, that face and the other one, °C. */
 export interface Moment {
 	readonly at: number;
 	readonly reading: number;
+	readonly between: number;
 	readonly face: number;
 	readonly other: number;
 }
+
+const momentOf = (body: MoistBody, at: number): Moment => ({
+	at,
+	reading: body.reading,
+	between: body.between,
+	face: body.front,
+	other: body.T[0] ?? 0
+});
 
 /** A piece as it goes: so long in its heat, however far that takes it, and so long at rest; looked at every few seconds. */
 export function goes(p: Piece, seconds: number, resting: number): readonly Moment[] {
@@ -328,7 +341,7 @@ export function goes(p: Piece, seconds: number, resting: number): readonly Momen
 	let began = 0;
 	const look = (at: number) => {
 		if (at - (moments.at(-1)?.at ?? -Infinity) < looks && at > 0) return;
-		moments.push({ at, reading: body.reading, face: body.front, other: body.T[0] ?? 0 });
+		moments.push(momentOf(body, at));
 	};
 	const pass = (long: number, step: number, around: Surroundings) => {
 		body.run(long, step, around, (t) => {
@@ -353,7 +366,7 @@ export function goes(p: Piece, seconds: number, resting: number): readonly Momen
 			at += long;
 		}
 	}
-	moments.push({ at: began, reading: body.reading, face: body.front, other: body.T[0] ?? 0 });
+	moments.push(momentOf(body, began));
 	if (rest.faces) body.dress(rest.faces);
 	pass(resting, rest.step, rest.around);
 	return moments;

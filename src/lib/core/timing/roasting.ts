@@ -6,13 +6,14 @@ import { softeningZ } from '../heat/softness';
 import { shortcutFilm, vapours, wetness, type Air } from '../heat/surface';
 import { crusts } from '../heat/crusts';
 import { MoistBody, placeAt } from '../heat/moist';
-import { inDish } from '../heat/surroundings';
+import { inDish, type Airflow } from '../heat/surroundings';
 import { remembering } from './remembering';
 import { boilingPoint } from '../heat/water';
 import { usualStation } from '../model/stations';
-import { commonOf, turnsOf } from './piece-of';
+import { commonOf, turnsOf, usualFace } from './piece-of';
 import { cook, wideOf, type Piece } from './pieces';
 import {
+	airflowOf,
 	conductionSigma,
 	sigmaOf,
 	type Circumstance,
@@ -28,11 +29,12 @@ const longestBake = 4 * 3600;
 export const usualOven = 180;
 
 /** The film on food in an oven, in one piece. */
-function ovenAir({ setting = usualOven, hasFan = false, fire, altitude }: Circumstance): Air {
+function ovenAir({ setting = usualOven, hasFan = false, film = 1, fire, altitude }: Circumstance): Air {
+	const own = fire === undefined ? film : 1;
 	return {
 		air: setting,
 		wall: setting,
-		h: films[fire === 'wood oven' ? 'wood oven' : hasFan ? 'fan oven' : 'still oven'].h,
+		h: own * films[fire === 'wood oven' ? 'wood oven' : hasFan ? 'fan oven' : 'still oven'].h,
 		vapour: vapours.vented,
 		wetness: wetness.food,
 		boil: boilingPoint(altitude)
@@ -45,8 +47,9 @@ export function placeFilm(at: Circumstance): Film {
 }
 
 /** The oven, the grill or the fired oven as a fact. */
-export function ovenOf({ setting = usualOven, hasFan = false, fire }: Circumstance): FactsOf<'roast'>['oven'] {
-	return { setting, hasFan, ...(fire ? { fire } : {}) };
+export function ovenOf({ setting = usualOven, hasFan = false, film, fire }: Circumstance): FactsOf<'roast'>['oven'] {
+	if (fire) return { setting, hasFan, fire };
+	return { setting, hasFan, ...(film === undefined ? {} : { film }) };
 }
 
 /** A solid of a food at a temperature. */
@@ -69,7 +72,7 @@ function pieceOf(model: ModelOf<'roast'> | ModelOf<'rest'>, value: Value, at: Ci
 			? { kind: 'grill', setting, isShut: setting <= gentlest }
 			: fire === 'wood oven'
 				? { kind: 'wood oven', setting }
-				: { kind: 'oven', setting, hasFan: at.hasFan ?? true };
+				: { kind: 'oven', setting, hasFan: at.hasFan ?? true, film: at.film };
 	return {
 		...commonOf(model, value, at),
 		size: value(model.thickness),
@@ -95,18 +98,18 @@ interface Dish {
 	readonly dose: number;
 	readonly isGolden: boolean;
 	readonly setting: number;
-	readonly hasFan: boolean;
+	readonly airflow: Airflow;
 	readonly altitude: number;
 }
 
 /** Seconds until a filled dish is hot and soft in its middle, and golden where it shall be; and when its top is. */
 const bakedThrough = remembering(
-	({ food, depth, start, core, dose, isGolden, setting, hasFan, altitude }: Dish): { usual: number; top: number } => {
+	({ food, depth, start, core, dose, isGolden, setting, airflow, altitude }: Dish): { usual: number; top: number } => {
 		const { k, alpha } = foodProperties(food, (start + core) / 2);
 		const material = { k: k * moving(food), alpha: alpha * moving(food) };
 		const solid = { ...material, size: depth, p: 0, outer: crusts.baked, inner: crusts.liquid };
 		const dish = new MoistBody(solid, start, placeAt(altitude));
-		const around = inDish(setting, hasFan);
+		const around = inDish(setting, airflow);
 		const [step, n] = [10, dish.T.length - 1];
 		const nodes = Array.from({ length: n + 1 }, (_, i) => i).filter((i) => i / n >= middle[0] && i / n <= middle[1]);
 		const had = nodes.map(() => 0);
@@ -143,9 +146,12 @@ export const roasting: Computers<'roast' | 'rest' | 'bake' | 'temper'> = {
 				thickness: piece.size,
 				shape: piece.shape,
 				start: piece.start,
+				...(piece.face === usualFace(piece.food) ? {} : { face: piece.face }),
+				...(piece.bone === 1 ? {} : { bone: piece.bone }),
 				oven: {
 					setting: where.kind === 'oven' || where.kind === 'grill' || where.kind === 'wood oven' ? where.setting : 0,
 					hasFan: where.kind === 'oven' && where.hasFan,
+					...(where.kind === 'oven' && where.film !== undefined ? { film: where.film } : {}),
 					...(where.kind === 'grill' || where.kind === 'wood oven' ? { fire: where.kind } : {})
 				},
 				pull,
@@ -177,7 +183,7 @@ export const roasting: Computers<'roast' | 'rest' | 'bake' | 'temper'> = {
 			dose: needed,
 			isGolden: golden,
 			setting: at.setting ?? usualOven,
-			hasFan: at.hasFan ?? false,
+			airflow: airflowOf(at),
 			altitude: at.altitude
 		});
 		return {

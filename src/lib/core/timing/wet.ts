@@ -16,6 +16,7 @@ import { publishedTime } from '../safety/lethality';
 import { cook } from './pieces';
 import { bodyOf, ovenOf, placeFilm, usualOven } from './roasting';
 import {
+	airflowOf,
 	burnerOf,
 	conductionSigma,
 	netPower,
@@ -239,7 +240,7 @@ export const wet: Computers<
 		const boil = boilingPoint(at.altitude);
 		const setting = at.setting ?? usualOven;
 		const around = isOven
-			? { h: 0.65 * trayFilm(setting, at.hasFan ?? false), tinf: setting }
+			? { h: 0.65 * trayFilm(setting, airflowOf(at)), tinf: setting }
 			: medium === 'place'
 				? { h: grateFilm, tinf: (setting + 80) / 2 }
 				: film;
@@ -252,7 +253,7 @@ export const wet: Computers<
 		const mass = massPerArea(rho, d, cut);
 		const wet = water ?? waterOf(vegetable);
 		const golden = isOven
-			? goldTime({ mass, c, start: value(start), water: wet, celsius: setting, hasFan: at.hasFan ?? false })
+			? goldTime({ mass, c, start: value(start), water: wet, celsius: setting, airflow: airflowOf(at) })
 			: 0;
 		return {
 			usual: Math.max(soft, golden),

@@ -13,8 +13,11 @@ export interface Reason {
 type Of<K extends TimeFacts['kind']> = Extract<TimeFacts, { kind: K }>;
 type Rows = { readonly [K in TimeFacts['kind']]: (facts: Of<K>, sigma: number) => Reason };
 
-function wordOven({ setting, hasFan, fire }: Of<'roast'>['oven']): string {
-	return fire ? `${fire} at ${plainCelsius(setting)}` : `oven ${plainCelsius(setting)}, ${hasFan ? 'fan' : 'no fan'}`;
+function wordOven({ setting, hasFan, film, fire }: Of<'roast'>['oven']): string {
+	if (fire) return `${fire} at ${plainCelsius(setting)}`;
+	const own =
+		film === undefined ? '' : `, its air taking heat in ${film.toFixed(2)} times as fast as most, by your probe`;
+	return `oven ${plainCelsius(setting)}, ${hasFan ? 'fan' : 'no fan'}${own}`;
 }
 
 function wordBurner({ power, fuel, share, isMeasured }: Of<'boil'>['burner']): string {

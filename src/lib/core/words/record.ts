@@ -6,6 +6,7 @@ import { tookOf, type CookedEvening, type CookedStep, type Verdict } from '../re
 import { isExample } from '../record/pretend';
 import type { Calibration, Missed } from '../record/honesty';
 import type { Lesson } from '../record/lessons';
+import { ovenOf } from '../record/taught';
 import type { LessonEffect } from '../record/usual-in';
 import { formatDuration } from '../units/time';
 
@@ -45,6 +46,9 @@ export const plainSay = ({ say }: Pick<CookedStep, 'say'>): string =>
 		.replace(/, \d+ of \d+$/, '')
 		.trim();
 
+/** Where an oven's time from cold is told to, °C. */
+const warmTo = 200;
+
 /** What a lesson says: short, of whom or what, and against what. */
 export function wordLesson(lesson: Lesson, kitchen: Kitchen, evenings: readonly CookedEvening[]): string {
 	const { about, of, value, now } = lesson;
@@ -60,6 +64,16 @@ export function wordLesson(lesson: Lesson, kitchen: Kitchen, evenings: readonly 
 		case 'oven': {
 			const name = kitchen.stations.find((s) => s.id === of)?.name ?? of;
 			return `${name} is ${kelvin(value)}; plans take it as ${Math.round(now) === 0 ? 'right' : kelvin(now)}`;
+		}
+		case 'film': {
+			const name = kitchen.stations.find((s) => s.id === of)?.name ?? of;
+			return `${name}: its air takes heat into food ${times(value)} times as fast as most, by your probe; plans take ${times(now)}`;
+		}
+		case 'heat-up': {
+			const oven = ovenOf(kitchen, of);
+			const from = oven?.room ?? 20;
+			const takes = (rise: number) => formatDuration(rise * (warmTo - from));
+			return `${oven?.name ?? of} takes ${takes(value)} from cold to ${warmTo} °C; plans take ${takes(now)}`;
 		}
 		case 'yield': {
 			const name = evenings.flatMap((e) => e.parts).findLast((x) => x.technique === of)?.name ?? of;
@@ -83,6 +97,8 @@ export function wordEvidence({ about, records, evenings, low, high, isEnough }: 
 		step: `between ${times(low)} and ${times(high)} times the model`,
 		yield: `between ${percent(low)} and ${percent(high)}`,
 		burner: `between ${watts(low)} and ${watts(high)}`,
+		film: `between ${times(low)} and ${times(high)} times`,
+		'heat-up': `between ${low.toFixed(1)} and ${high.toFixed(1)} s for each °C`,
 		oven: `between ${signed(low)} and ${signed(high)} K`
 	}[about];
 	return `${from}; eight in ten that it is ${range}.`;
@@ -146,6 +162,10 @@ export function wordLessonEffect({ steps, seconds }: LessonEffect, { about, valu
 	if (about === 'yield') {
 		const by = Math.round(100 * Math.abs(now / value - 1));
 		return `Of it ${by} % ${value < now ? 'more' : 'less'} is bought for the same plates.`;
+	}
+	if (about === 'heat-up') {
+		const by = (value - now) * 180;
+		return `It is switched on ${formatDuration(Math.abs(by))} ${by > 0 ? 'sooner' : 'later'}.`;
 	}
 	if (steps === 0) return 'In the open meal nothing changes.';
 	const what = steps === 1 ? 'one step takes' : `${steps} steps take`;

@@ -1,7 +1,7 @@
 <!-- The minute after dinner: of each part how it was, in three touches and a word; all of it can be skipped. -->
 <script lang="ts">
 	import { verdictOn, type CookedEvening, type Saying } from '../../core/record/evening';
-	import { lossOf } from '../../core/record/lessons';
+	import { lossOf } from '../../core/record/taught';
 	import { doneWords, warmWords } from '../../core/words/record';
 	import { readTyped } from '../../core/units/typed';
 	import { wordTyped } from '../../core/words/typed';

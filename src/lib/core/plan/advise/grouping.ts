@@ -67,6 +67,7 @@ export function groupsOf(meal: Meal, kitchen: Kitchen, techniques: ReadonlyMap<s
 			timingOf(r.step, valuesFor(r.technique, r.part.settings, r.covers), {
 				setting,
 				hasFan: oven.fan,
+				film: oven.film,
 				altitude: kitchen.altitude,
 				room: roomOf(kitchen)
 			})

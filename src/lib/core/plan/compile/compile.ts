@@ -413,7 +413,7 @@ function waysOf(
 		const looks = model ? looksAt(model) : 'everything';
 		const key = {
 			burner: `${place?.power ?? ''} ${place?.fuel ?? ''} ${place?.measured ?? ''}`,
-			oven: `${place?.setting ?? ''} ${place?.hasFan ?? ''} ${place?.fire ?? ''}`,
+			oven: `${place?.setting ?? ''} ${place?.hasFan ?? ''} ${place?.film ?? ''} ${place?.fire ?? ''}`,
 			nothing: '',
 			everything: `${place?.resource ?? ''} ${place?.setting ?? ''}`
 		}[looks];

@@ -258,7 +258,9 @@ export function trayOf(kitchen: Kitchen) {
 		Math.min(length, width) <= Math.min(rack.width, rack.depth) + 0.01;
 	const tray = biggest(kitchen, 'tray', fits) ?? biggest(kitchen, 'tray');
 	const hasFan = ovens.some((s) => s.fan);
-	return tray && { tray, ovens: ovens.length, hasFan, racks: racksOf(kitchen) };
+	// Of several ovens of one kind the first is taken for all.
+	const film = ovens.find((s) => s.fan === hasFan)?.film;
+	return tray && { tray, ovens: ovens.length, hasFan, film, racks: racksOf(kitchen) };
 }
 
 function onTrays(load: Laid, of: (id: string) => number, kitchen: Kitchen): Batches | undefined {

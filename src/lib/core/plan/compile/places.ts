@@ -28,6 +28,8 @@ export interface Place {
 	readonly setting?: number;
 	readonly knob?: number;
 	readonly hasFan?: boolean;
+	/** The oven's own factor on the film of its air. */
+	readonly film?: number;
 	readonly fire?: 'grill' | 'wood oven';
 	/** Whether the place has to be brought to its temperature, as a state of the problem; its value then. */
 	readonly isSet?: boolean;
@@ -174,6 +176,7 @@ const needs = {
 							setting,
 							knob: setting - (s.offset ?? 0),
 							hasFan: s.fan,
+							...(s.film === undefined ? {} : { film: s.film }),
 							isSet: true
 						}))
 	}),
@@ -233,7 +236,7 @@ function isUnderGriddle(burner: string, kitchen: Kitchen): boolean {
 }
 
 /** A kitchen is as warm as its cold oven. */
-export function roomOf(kitchen: Kitchen): number {
+export function roomOf(kitchen: Pick<Kitchen, 'stations'>): number {
 	for (const station of kitchen.stations) if (station.kind === 'oven') return station.room;
 	return usualRoom;
 }

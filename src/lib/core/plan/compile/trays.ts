@@ -98,7 +98,7 @@ function shareTray(
 	);
 	const [setting] = settings;
 	if (setting === undefined) return { parts, why: { kind: 'set point' } };
-	const at = { setting, hasFan: kit.hasFan, altitude: kitchen.altitude, room: roomOf(kitchen) };
+	const at = { setting, hasFan: kit.hasFan, film: kit.film, altitude: kitchen.altitude, room: roomOf(kitchen) };
 	const members = lying
 		.flatMap(({ part, technique, step }): OnTray[] => {
 			const of = valuesFor(technique, part.settings, eatenBy(part, meal));
