@@ -218,3 +218,20 @@ test('training: a whole supper, the first mishaps at 60×, six an hour, nothing 
 	await page.locator('main[data-ready="true"]').waitFor();
 	await expect(now(page).getByText('The run begins with the first cue')).toBeVisible();
 });
+
+test('the oven that is on: its lamp and a thermometer are told, and nothing is planned anew for that', async ({
+	page
+}) => {
+	test.slow();
+	await open(page, '/cook');
+	await planned(page);
+	const oven = page.getByRole('region', { name: 'The oven' });
+	await cookUntil(page, async () => (await oven.count()) > 0);
+	await expect(oven.getByText(/to be hot by/)).toBeVisible();
+	await oven.getByRole('button', { name: 'Its lamp says hot' }).click();
+	await expect(oven.getByText(/, hot at/)).toBeVisible();
+	await expect(oven.getByRole('button', { name: 'Its lamp says hot' })).toHaveCount(0);
+	await oven.getByRole('button', { name: /^Keep/ }).click();
+	await expect(oven).toContainText(/read/);
+	await expect(page.getByText(/^Because /)).toHaveCount(0);
+});

@@ -272,6 +272,16 @@ export class Running {
 		this.tell({ kind: 'heat', station, celsius });
 	}
 
+	/** An oven's lamp says that it has come to what it is set to. */
+	lamp(station: string, celsius: number): void {
+		this.record({ kind: 'heat', station, celsius, lamp: true });
+	}
+
+	/** A thermometer in an oven reads: kept for the record, and the plan goes on. */
+	thermometer(station: string, celsius: number): void {
+		this.record({ kind: 'heat', station, celsius });
+	}
+
 	/** How it would stand if something had happened just now. */
 	asIf(happening: Happening): { readonly facts: Facts; readonly standing: Standing } {
 		const run = { ...this.run, events: [...this.run.events, this.named(happening)] };

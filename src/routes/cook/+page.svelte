@@ -38,6 +38,7 @@
 	import ClockBar from '$lib/ui/cook/ClockBar.svelte';
 	import CookOptions from '$lib/ui/cook/CookOptions.svelte';
 	import CrewPanel from '$lib/ui/cook/CrewPanel.svelte';
+	import OvenPanel from '$lib/ui/cook/OvenPanel.svelte';
 	import FirePanel from '$lib/ui/cook/FirePanel.svelte';
 	import IdleCard from '$lib/ui/cook/IdleCard.svelte';
 	import { commandOf } from '$lib/ui/cook/keys';
@@ -430,6 +431,23 @@
 					}}
 					onheed={(step, isHeeded) => {
 						probing.heed(step, isHeeded);
+					}}
+				/>
+			</section>
+		{/if}
+		{#if view.ovens.length > 0}
+			<section aria-label="The oven">
+				<h2>{view.ovens.length > 1 ? 'The ovens' : 'The oven'}</h2>
+				<OvenPanel
+					ovens={view.ovens}
+					clock={running.now}
+					nameOf={(lane) => view.plan.lanes.find((l) => l.id === lane)?.name ?? lane}
+					{wallOf}
+					onlamp={(oven) => {
+						running.lamp(oven.lane, oven.knob);
+					}}
+					onread={(oven, celsius) => {
+						running.thermometer(oven.lane, celsius);
 					}}
 				/>
 			</section>

@@ -56,6 +56,8 @@ export interface Facts {
 	readonly readings: ReadonlyMap<string, readonly Reading[]>;
 	/** How hot each fire was when it was measured last, °C. */
 	readonly heats: ReadonlyMap<string, number>;
+	/** When the lamp of each oven told that it was hot, the plan's clock. */
+	readonly lamps: ReadonlyMap<string, number>;
 	/** The steps that the last replan moved, where nothing was done since. */
 	readonly moved: readonly string[];
 }
@@ -75,6 +77,7 @@ export function factsOf(run: Run): Facts {
 	const away = new Set<string>();
 	const joined = new Set<string>();
 	const heats = new Map<string, number>();
+	const lamps = new Map<string, number>();
 	const readings = new Map<string, Reading[]>();
 	const looks = new Map<string, Looked>();
 	let breaks: { cook: string; from: number; to: number }[] = [];
@@ -114,7 +117,8 @@ export function factsOf(run: Run): Facts {
 				break;
 			}
 			case 'heat':
-				if (e.lamp !== true) heats.set(e.station, e.celsius);
+				if (e.lamp === true) lamps.set(e.station, at);
+				else heats.set(e.station, e.celsius);
 				break;
 			case 'back':
 				if (breaks.some((b) => b.cook === e.what && b.to > at))
@@ -168,6 +172,7 @@ export function factsOf(run: Run): Facts {
 		pinned,
 		readings,
 		heats,
+		lamps,
 		moved
 	};
 }

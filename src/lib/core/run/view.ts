@@ -4,6 +4,7 @@ import type { Standing } from '../plan/replan';
 import { cuesOf, laterLook, withCues, type Cue } from './cues';
 import { planClock, type Run } from './events';
 import { factsOf, type Facts } from './facts';
+import { ovensOf, type OvenOn } from './ovens';
 import { byUrgency } from './urgency';
 import { forecastOf, holdingUp, nextLookAt, type Forecast } from './forecast';
 
@@ -53,6 +54,8 @@ export interface View {
 	readonly readings: Facts['readings'];
 	/** How hot each fire was when it was measured last, °C. */
 	readonly heats: ReadonlyMap<string, number>;
+	/** The ovens that are on for what is still to come. */
+	readonly ovens: readonly OvenOn[];
 }
 
 /** The run at an instant, milliseconds since 1970. */
@@ -104,7 +107,8 @@ export function viewRun(run: Run, at: number): View {
 		changes: facts.changes,
 		pinned: facts.pinned,
 		readings: facts.readings,
-		heats: facts.heats
+		heats: facts.heats,
+		ovens: ovensOf(plan, facts, clock).filter((o) => o.isWanted)
 	};
 }
 

@@ -75,7 +75,7 @@ export function wordHappening(
 			return `${course} at ${formatClock(clockOf(event.to))}`;
 		}
 		case 'heat':
-			return `${what(event.station)} has ${event.celsius} °C`;
+			return event.lamp === true ? `${what(event.station)} is hot` : `${what(event.station)} has ${event.celsius} °C`;
 		case 'pin':
 			return `${step(event.step)} stays where it is`;
 		case 'unpin':

@@ -25,7 +25,7 @@
 </script>
 
 <Measuring
-	isMeasured={station.offset !== undefined || station.measuredRise !== undefined}
+	isMeasured={station.offset !== undefined || station.measuredRise !== undefined || station.film !== undefined}
 	use="Use what was measured"
 	forget="Go by the assumed again"
 	isPossible={Math.abs(offset) <= 80}
@@ -33,7 +33,7 @@
 		onchange({ ...station, offset, measuredRise: Math.round(rise * 10) / 10 });
 	}}
 	onforget={() => {
-		onchange(without(station, 'offset', 'measuredRise'));
+		onchange(without(station, 'offset', 'measuredRise', 'film'));
 	}}
 >
 	{#snippet known()}
@@ -41,6 +41,8 @@
 		climbs {units.say('1 K')} in
 		{station.rise} s (assumed){#if station.measuredRise !== undefined}, <strong
 				>measured {station.measuredRise.toFixed(1)} s</strong
+			>{/if}{#if station.film !== undefined}; its air takes heat into food <strong
+				>{station.film.toFixed(2)} times as fast as most, by your probe</strong
 			>{/if}
 	{/snippet}
 

@@ -1,16 +1,9 @@
 <!-- What the evenings of this kitchen taught, as proposals with their evidence; and how good our own predictions were. -->
 <script lang="ts">
 	import { calibrationOf, missedOver } from '$lib/core/record/honesty';
-	import {
-		countedIn,
-		lessonsOf,
-		pointsOf,
-		withHeldBack,
-		withLesson,
-		withoutLesson,
-		type Lesson
-	} from '$lib/core/record/lessons';
+	import { lessonsOf, pointsOf, withHeldBack, withLesson, withoutLesson, type Lesson } from '$lib/core/record/lessons';
 	import { yieldingOf } from '$lib/core/model/quantities';
+	import { countedIn } from '$lib/core/record/taught';
 	import { effectsOf } from '$lib/core/record/usual-in';
 	import { dateAt } from '$lib/core/units/zoned';
 	import { wordCalibration, wordEvidence, wordLesson, wordLessonEffect, wordOffBy } from '$lib/core/words/record';
@@ -62,6 +55,8 @@
 		pace: 'of a home cook’s time',
 		burner: 'watts',
 		oven: 'K hotter than the knob',
+		film: 'times the film of most ovens',
+		'heat-up': 'seconds for each °C',
 		step: 'times the model',
 		yield: 'of the raw weight'
 	} as const;
