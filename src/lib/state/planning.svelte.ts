@@ -11,6 +11,7 @@ import type { Slack } from '../core/plan/why/slack';
 import type { Cure } from '../core/plan/advise/cures';
 import type { Offer } from '../core/plan/advise/offers';
 import type { WhatIf } from '../core/plan/advise/what-if';
+import type { Prospects } from '../core/rehearse/going-on';
 import { movedIn, type Standing } from '../core/plan/replan';
 import { usualBudget, usualSeed } from '../core/plan/effort';
 import type { PlanRequest } from '../core/plan/plan-meal';
@@ -249,6 +250,16 @@ export class Planning {
 				: 'No plan keeps everything any more: go by the clock.';
 		} catch (error) {
 			return error instanceof Error ? error.message : String(error);
+		}
+	}
+
+	/** What may be expected of the rest of an evening: going on as planned, and by a plan of the rest; nothing where that is not known. */
+	async prospects(what: What, standing: Standing, anew: Plan): Promise<Prospects | undefined> {
+		try {
+			this.planner ??= this.start();
+			return await this.planner.prospects({ ...what, seed: usualSeed, budget: 0, standing }, anew);
+		} catch {
+			return undefined;
 		}
 	}
 

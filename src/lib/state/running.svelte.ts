@@ -17,6 +17,7 @@ import { cuesOf } from '../core/run/cues';
 import { factsOf, type Facts } from '../core/run/facts';
 import type { HowFar } from '../core/run/looks';
 import { standingOf, viewRun, type View } from '../core/run/view';
+import { isWorthIt, type Prospects } from '../core/rehearse/going-on';
 import type { Training } from '../core/rehearse/training';
 import { minute } from '../core/units/time';
 import { clockAt, dateAt, instantOf } from '../core/units/zoned';
@@ -36,6 +37,22 @@ export type Replanner = (
 	/** What has happened until then. */
 	facts: Facts
 ) => Promise<string | undefined>;
+
+/** What may be expected of going on as before, and of a plan of the rest; nothing where that cannot be told. */
+export type Weigher = (standing: Standing, anew: Plan, facts: Facts) => Promise<Prospects | undefined>;
+
+/** A plan of the rest that is not worth being read anew: what it is about, what may be expected, and the plan all the same. */
+interface Held {
+	readonly because: RunEvent;
+	readonly prospects: Prospects;
+	readonly instead: RunEvent;
+}
+
+/** Whether something only took another time than planned: then it may be gone on with as before. */
+const isOfTime = ({ kind }: RunEvent) => kind === 'late' || kind === 'notYet' || kind === 'done';
+
+/** What is told for the record leaves what is planned and being planned as it is. */
+const isAside = ({ kind }: Happening) => kind === 'reading' || kind === 'note' || kind === 'heat';
 
 /** What a run needs of the machine. */
 export interface Machine {
@@ -91,6 +108,8 @@ export class Running {
 	/** Why the last replan was not to be had, in words. */
 	trouble: string | undefined = $state();
 	isReplanning = $state(false);
+	/** That the evening goes on as before, and why: told until something happens. */
+	held: Held | undefined = $state.raw();
 	/** The evening that is only played, if one is. */
 	training: Training | undefined = $state.raw();
 
@@ -98,6 +117,8 @@ export class Running {
 	private isSet = false;
 	private isAtCue = false;
 	private replans = 0;
+	/** What the rest is being planned anew for, while no plan of it is shown. */
+	private wanted: RunEvent | undefined;
 	/** The plan that was shown last. */
 	private drawn: Plan | undefined;
 	private timer: ReturnType<typeof setInterval> | undefined;
@@ -107,6 +128,7 @@ export class Running {
 	constructor(
 		plan: Plan,
 		private readonly replanner: Replanner,
+		private readonly weigher: Weigher,
 		private readonly machine: Machine
 	) {
 		this.reading = $state.raw(machine.clocks());
@@ -138,8 +160,7 @@ export class Running {
 	train(plan: Plan, training: Training): void {
 		this.training = training;
 		this.isSet = false;
-		this.replans++;
-		this.offer = undefined;
+		this.dropReplan();
 		this.run = this.newRun(plan);
 		this.ticking = this.beforeFirst(this.run);
 	}
@@ -148,8 +169,7 @@ export class Running {
 	endTraining(plan: Plan): void {
 		this.training = undefined;
 		this.isSet = false;
-		this.replans++;
-		this.offer = undefined;
+		this.dropReplan();
 		this.run = this.newRun(plan);
 		this.ticking = this.beforeFirst(this.run);
 		void this.takeUp();
@@ -158,8 +178,7 @@ export class Running {
 	/** Begin again, with another plan; what was done so far stays in the log of the run before. */
 	restart(plan: Plan): void {
 		this.isSet = false;
-		this.replans++;
-		this.offer = undefined;
+		this.dropReplan();
 		this.run = this.newRun(plan);
 		this.ticking = this.beforeFirst(this.run);
 		this.keepHead();
@@ -251,13 +270,9 @@ export class Running {
 
 	/** Not as it was planned anew: all stays in its order, later where it has to be. */
 	refuse(): void {
-		this.replans++;
-		this.isReplanning = false;
-		this.trouble = undefined;
-		if (this.offer) {
-			this.offer = undefined;
-			return;
-		}
+		const { offer } = this;
+		this.dropReplan();
+		if (offer) return;
 		const last = active(this.run.events).at(-1);
 		if (last?.kind === 'replan') this.add({ kind: 'undo', event: last.id });
 	}
@@ -301,34 +316,54 @@ export class Running {
 	});
 
 	undo(): void {
-		this.replans++;
-		this.isReplanning = false;
-		this.trouble = undefined;
-		this.offer = undefined;
+		this.dropReplan();
 		const last = undoable(this.run.events);
 		if (last) this.add({ kind: 'undo', event: last.id });
 	}
 
-	/** Plan the rest anew because of what has just happened, moving as little as can be. */
+	/**
+	 * Plan the rest anew because of what has just happened, moving as little as can be. Where only time was lost or won it is gone
+	 * on with as before, unless the new plan promises more: a plan of the usual times uses up all room that is left.
+	 */
 	private async replan(reason: RunEvent): Promise<void> {
 		const mine = ++this.replans;
 		this.isReplanning = true;
+		this.wanted = isOfTime(reason) ? reason : undefined;
 		this.trouble = undefined;
 		const isStill = () => mine === this.replans;
 		const because = [reason.id];
 		const standing = standingOf(this.run, this.at);
+		const facts = factsOf(this.run);
 		const asOf = instantAt(this.run, standing.now);
+		let found: (Happening & { readonly kind: 'replan' }) | undefined;
 		const answer = await this.replanner(
 			standing,
 			(plan, moved) => {
-				if (isStill()) this.offer = this.named({ kind: 'replan', plan, moved: [...moved], because, asOf });
+				if (!isStill()) return;
+				found = { kind: 'replan', plan, moved: [...moved], because, asOf };
+				if (!isOfTime(reason)) this.offer = this.named(found);
 			},
-			factsOf(this.run)
+			facts
 		);
 		if (!isStill()) return;
+		if (found && isOfTime(reason)) {
+			const weighed = found.moved.length > 0 ? await this.weigher(standing, found.plan, facts) : undefined;
+			if (!isStill()) return;
+			const instead = this.named(found);
+			if (weighed && !isWorthIt(weighed)) this.held = { because: reason, prospects: weighed, instead };
+			else this.offer = instead;
+		}
 		this.commit();
 		this.isReplanning = false;
-		this.trouble = answer;
+		this.wanted = undefined;
+		this.trouble = this.held ? undefined : answer;
+	}
+
+	/** Go by the plan of the rest all the same. */
+	takeInstead(): void {
+		const { held } = this;
+		this.held = undefined;
+		if (held) this.append(held.instead);
 	}
 
 	/** The demo clock goes on at so many times the speed; 0 stops it. */
@@ -383,11 +418,26 @@ export class Running {
 
 	private record(happening: Happening): RunEvent {
 		this.isAtCue = false;
-		// What was offered until now is in force; what is still looked for is not about this any more.
+		if (isAside(happening)) return this.add(happening);
+		this.held = undefined;
+		// What was offered until now is in force; what is still looked for is looked for anew, as things stand then.
+		const wanted = this.offer ? undefined : this.wanted;
 		this.commit();
 		if (this.isReplanning) this.replans++;
 		this.isReplanning = false;
-		return this.add(happening);
+		const event = this.add(happening);
+		if (wanted) void this.replan(wanted);
+		return event;
+	}
+
+	/** Nothing is planned anew any more, nor told of it. */
+	private dropReplan(): void {
+		this.replans++;
+		this.isReplanning = false;
+		this.trouble = undefined;
+		this.offer = undefined;
+		this.wanted = undefined;
+		this.held = undefined;
 	}
 
 	/** The plan that is offered becomes the plan in force. */

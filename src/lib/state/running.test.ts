@@ -11,7 +11,7 @@ import { dataErrorOf, type DataError } from '../data/database';
 import type { EventLog } from '../data/event-log';
 import { newName } from './clocks';
 import { runKeeping } from './run-keeping';
-import { Running, type Replanner } from './running.svelte';
+import { Running, type Replanner, type Weigher } from './running.svelte';
 import { fakeMachine, settledAfter, until, type FakeMachine } from './testing/fakes';
 
 const plans = demoCases.map((c) => planDemo(c, 1500));
@@ -63,14 +63,15 @@ function keeping(base: Base, tabs: Set<ReturnType<typeof runKeeping>>) {
 }
 
 const never: Replanner = () => Promise.resolve(undefined);
+const unweighed: Weigher = () => Promise.resolve(undefined);
 
 async function page(
 	machine: FakeMachine,
 	base: Base = database(),
 	tabs = new Set<ReturnType<typeof runKeeping>>(),
-	{ plan = supper, replanner = never } = {}
+	{ plan = supper, replanner = never, weigher = unweighed } = {}
 ) {
-	const running = new Running(plan, replanner, machine);
+	const running = new Running(plan, replanner, weigher, machine);
 	const { own, errors } = keeping(base, tabs);
 	await running.start(own);
 	return { running, errors };
@@ -88,7 +89,7 @@ test('names come in the order in which they are given, on one clock reading as w
 test('on a clock that stands, undo takes back what was told last', () => {
 	for (let k = 0; k < 12; k++) {
 		const machine = { ...fakeMachine(evening), newId: () => newName() };
-		const running = new Running(brunch, never, machine);
+		const running = new Running(brunch, never, unweighed, machine);
 		running.skip();
 		running.done(running.view.now[0]!.id);
 		running.leave('cook-1');
@@ -137,7 +138,7 @@ describe('touches', () => {
 
 	test('without any storage the run goes on in memory', async () => {
 		const machine = fakeMachine(evening);
-		const running = new Running(supper, never, machine);
+		const running = new Running(supper, never, unweighed, machine);
 		await running.start(undefined);
 		running.done(cuesOf(supper)[0]!.id);
 		expect(running.view.done).toBe(1);
@@ -270,7 +271,7 @@ describe('the clock', () => {
 		const plan = { ...brunch, services: brunch.services.map((s) => ({ ...s })) };
 		const zone = 'Europe/Berlin';
 		const machine = fakeMachine(instantOf('2026-10-25', 1 * 3600, zone), zone);
-		const running = new Running(plan, never, machine);
+		const running = new Running(plan, never, unweighed, machine);
 		await running.start(undefined);
 		running.live();
 		const due = plan.services[0]!.due;
@@ -308,14 +309,14 @@ describe('a replan', () => {
 			return new Promise((resolve) => (end = resolve));
 		};
 		const { running } = await page(machine, base, new Set(), { replanner });
-		running.late(supper.steps[0]!.id, 120);
+		running.come('helper');
 		expect(running.isReplanning).toBe(true);
 		expect(running.view.plan.objective).toBe(better.objective);
 		expect(running.view.moved).toEqual(['b']);
-		expect(running.run.events.map((e) => e.kind)).toEqual(['late']);
+		expect(running.run.events.map((e) => e.kind)).toEqual(['back']);
 		end(undefined);
 		await until(() => !running.isReplanning);
-		expect(running.run.events.map((e) => e.kind)).toEqual(['late', 'replan']);
+		expect(running.run.events.map((e) => e.kind)).toEqual(['back', 'replan']);
 		running.undo();
 		expect(running.view.plan.objective).toBe(supper.objective);
 		expect(active(running.run.events)).toEqual([]);
@@ -331,12 +332,85 @@ describe('a replan', () => {
 			return new Promise(() => undefined);
 		};
 		const { running } = await page(machine, database(), new Set(), { replanner });
-		running.late(supper.steps[0]!.id, 120);
+		running.come('helper');
 		running.done(cuesOf(supper)[0]!.id);
 		tell?.(better, []);
 		expect(running.view.plan.objective).toBe(shifted.objective);
-		expect(running.run.events.map((e) => e.kind)).toEqual(['late', 'replan', 'done']);
+		expect(running.run.events.map((e) => e.kind)).toEqual(['back', 'replan', 'done']);
 		running.stop();
+	});
+
+	describe('because something took another time', () => {
+		const prospect = (cost: number) => ({ cost, onTime: 0.5 });
+		/** What is sought and weighed, answered by hand. */
+		const asked = () => {
+			const answers: ((plan: typeof supper) => void)[] = [];
+			const replanner: Replanner = (_, onPlan) =>
+				new Promise((resolve) => {
+					answers.push((plan) => {
+						onPlan(plan, ['a']);
+						resolve(undefined);
+					});
+				});
+			return { answers, replanner };
+		};
+
+		test.each([
+			['costs less', prospect(9), prospect(4), true],
+			['costs as much', prospect(4), prospect(4), false],
+			['costs more', prospect(4), prospect(9), false],
+			['costs hardly less', prospect(4), prospect(3.98), false]
+		])('a plan that %s is taken or held back', async (_, goOn, anew, isTaken) => {
+			const { answers, replanner } = asked();
+			const weigher: Weigher = () => Promise.resolve({ goOn, anew });
+			const { running } = await page(fakeMachine(evening), database(), new Set(), { replanner, weigher });
+			running.late(supper.steps[0]!.id, 120);
+			answers[0]!(shifted);
+			await until(() => !running.isReplanning);
+			expect(running.run.events.map((e) => e.kind)).toEqual(isTaken ? ['late', 'replan'] : ['late']);
+			expect(running.view.plan.objective === shifted.objective).toBe(isTaken);
+			expect(running.held?.because.kind).toBe(isTaken ? undefined : 'late');
+			if (!isTaken) {
+				running.takeInstead();
+				expect(running.view.plan.objective).toBe(shifted.objective);
+				expect(running.held).toBeUndefined();
+				running.undo();
+				expect(active(running.run.events)).toEqual([]);
+			}
+			running.stop();
+		});
+
+		test('what is done meanwhile does not end the search: it goes on as things stand then; nothing is shown before', async () => {
+			const { answers, replanner } = asked();
+			const { running } = await page(fakeMachine(evening), database(), new Set(), { replanner });
+			running.late(supper.steps[0]!.id, 120);
+			running.probe(supper.parts[0]!.id, 20);
+			expect(answers).toHaveLength(1);
+			running.done(cuesOf(supper)[0]!.id);
+			expect(answers).toHaveLength(2);
+			answers[0]!(better);
+			await settled();
+			expect(running.view.plan.objective).toBe(supper.objective);
+			answers[1]!(shifted);
+			await until(() => !running.isReplanning);
+			expect(running.view.plan.objective).toBe(shifted.objective);
+			expect(running.run.events.map((e) => e.kind)).toEqual(['late', 'reading', 'done', 'replan']);
+			running.stop();
+		});
+
+		test('that it goes on as before is told until something happens', async () => {
+			const { answers, replanner } = asked();
+			const weigher: Weigher = () => Promise.resolve({ goOn: prospect(1), anew: prospect(2) });
+			const { running } = await page(fakeMachine(evening), database(), new Set(), { replanner, weigher });
+			running.late(supper.steps[0]!.id, 120);
+			answers[0]!(shifted);
+			await until(() => running.held !== undefined);
+			running.probe(supper.parts[0]!.id, 20);
+			expect(running.held).toBeDefined();
+			running.done(cuesOf(supper)[0]!.id);
+			expect(running.held).toBeUndefined();
+			running.stop();
+		});
 	});
 
 	test('without a plan it says why, and the evening goes on as shifted', async () => {

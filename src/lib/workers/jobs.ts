@@ -6,6 +6,7 @@ import type { Standing } from '../core/plan/replan';
 import type { WhatIf } from '../core/plan/advise/what-if';
 import type { Told } from '../core/probe/estimate';
 import type { How } from '../core/rehearse/how';
+import type { Prospects } from '../core/rehearse/going-on';
 import type { Rehearsed } from '../core/rehearse/offers';
 import type { Reading } from '../core/probe/posterior';
 import type { PlanProgress, PlanRequest } from '../core/plan/plan-meal';
@@ -31,6 +32,8 @@ export interface PlannerClient {
 	probe(step: PlannedStep, readings: readonly Reading[], now: number): Promise<Told | undefined>;
 	/** What idle hands could begin now. */
 	offers(request: PlanRequest, standing: Standing): Promise<readonly Offer[]>;
+	/** What may be expected of the rest of an evening, going on and planned anew: by the planner that plans least alone. */
+	prospects(request: PlanRequest & { readonly standing: Standing }, anew: Plan): Promise<Prospects | undefined>;
 	/** Cancel all that a lane is at. */
 	cancel(lane?: Lane): void;
 	close(): void;
@@ -102,6 +105,7 @@ export function clientOf(
 		},
 		probe: async (...asked) => await guard(Promise.resolve((planners.at(-1) ?? first).probe(...asked))),
 		offers: async (...asked) => await guard(Promise.resolve((planners.at(-1) ?? first).offers(...asked))),
+		prospects: async (...asked) => await guard(Promise.resolve((planners.at(-1) ?? first).prospects(...asked))),
 		cancel: (lane = 'table') => {
 			cancel(lane);
 		},

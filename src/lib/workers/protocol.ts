@@ -8,6 +8,7 @@ import type { WhatIf } from '../core/plan/advise/what-if';
 import type { PlanOutcome, PlanProgress, PlanRequest } from '../core/plan/plan-meal';
 import type { Told } from '../core/probe/estimate';
 import type { How } from '../core/rehearse/how';
+import type { Prospects } from '../core/rehearse/going-on';
 import type { Rehearsed } from '../core/rehearse/offers';
 import type { Reading } from '../core/probe/posterior';
 import type { Schedule } from '../core/plan/problem';
@@ -46,6 +47,11 @@ export interface Planner {
 	probe(step: PlannedStep, readings: readonly Reading[], now: number): Promise<Told | undefined> | Told | undefined;
 	/** What idle hands could begin now. */
 	offers(request: PlanRequest, standing: Standing): Promise<readonly Offer[]> | readonly Offer[];
+	/** What may be expected of the rest of an evening: going on by a plan, and by one of the rest made anew. */
+	prospects(
+		request: PlanRequest & { readonly standing: Standing },
+		anew: Plan
+	): Promise<Prospects | undefined> | Prospects | undefined;
 	/** What another search for the same request has found. */
 	hear(job: Job, answer: Schedule): Promise<void> | void;
 	cancel(job: Job): Promise<void> | void;

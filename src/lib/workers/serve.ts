@@ -8,6 +8,7 @@ import { whatIfs } from '../core/plan/advise/what-if';
 import { planMeal } from '../core/plan/plan-meal';
 import { tell } from '../core/probe/estimate';
 import { rehearsals } from '../core/rehearse/offers';
+import { prospects } from '../core/rehearse/going-on';
 import { chanceOf } from '../core/rehearse/evening';
 import { probedAs } from '../core/run/probed';
 import type { Schedule } from '../core/plan/problem';
@@ -96,6 +97,7 @@ export function servePlanner(): Planner {
 			return asked && tell({ ...asked, readings, now });
 		},
 		offers: offersOf,
+		prospects: (request, anew) => prospects(request, anew),
 		hear(job, answer) {
 			const own = running.get(job);
 			if (own) own.news = answer;

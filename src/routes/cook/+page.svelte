@@ -21,6 +21,7 @@
 	import { laidOut, layAhead, wordWhere } from '$lib/core/words/cook';
 	import { wordNotFor } from '$lib/core/words/guests';
 	import { wordHappening, wordPrice } from '$lib/core/words/life';
+	import { wordHeld } from '$lib/core/words/odds';
 	import { inUnits } from '$lib/core/words/quantities';
 	import { speakCue, speakMoved, speakPlan } from '$lib/core/words/speak';
 	import { wordFilled } from '$lib/core/words/steps';
@@ -64,6 +65,7 @@
 	const running: Running = new Running(
 		untrack(() => app.planning.plan),
 		(standing, onPlan, facts) => app.planning.replan(situationOf(standing.plan.meal, facts), standing, onPlan),
+		(standing, anew, facts) => app.planning.prospects(situationOf(standing.plan.meal, facts), standing, anew),
 		{ clocks, zone, newId: newName, by: 'this device' }
 	);
 	const probing = new Probing(running, (...asked) => app.planning.probe(...asked), serverProbe);
@@ -171,6 +173,8 @@
 	/** A mishap is told as what it would be in the log. */
 	const wordMishap = (happening: Happening) => wordEvent({ ...happening, id: 'mishap', at: running.at, by: '' });
 	const reason = $derived(running.reason ? wordEvent(running.reason) : '');
+	/** Why the evening goes on as before, where the rest was looked at. */
+	const held = $derived(running.held && wordHeld(wordEvent(running.held.because), running.held.prospects));
 	const nameOfCue = (id: string | undefined, part: string | undefined) => {
 		const step = everKnown.steps.find((s) => s.id === id);
 		const name = everKnown.parts.find((p) => p.id === part)?.name ?? plan.name;
@@ -301,9 +305,13 @@
 	trouble={running.trouble}
 	moved={speakMoved(view.moved, view.plan, app.measure.now, wallOf, view.clock)}
 	{reason}
+	held={held ?? ''}
 	isReplanning={running.isReplanning}
 	onrestart={() => {
 		running.restart(app.planning.plan);
+	}}
+	oninstead={() => {
+		running.takeInstead();
 	}}
 	onrefuse={() => {
 		running.refuse();

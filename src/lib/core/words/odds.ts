@@ -1,4 +1,5 @@
 // How likely a plan is on time, what is to blame, and what room behind its steps would bring: in words.
+import type { Prospects } from '../rehearse/going-on';
 import type { Room } from '../model/meal';
 import type { Blame } from '../rehearse/evening';
 import type { RoomOffer } from '../rehearse/offers';
@@ -102,4 +103,14 @@ export function wordPriceOfRoom({ begins, waiting }: Pick<RoomOffer, 'begins' | 
 			? ''
 			: `; food waits ${halfMinutes(Math.abs(waiting))} ${waiting > 0 ? 'longer' : 'less'} in all`;
 	return `${start}${wait}`;
+}
+
+/** That an evening goes on as before, and why. */
+export function wordHeld(because: string, { goOn, anew }: Prospects): string {
+	const [before, then] = [inHundred(goOn.onTime), inHundred(anew.onTime)];
+	const why =
+		before > then
+			? `that way ${before} evenings in 100 are still on time, planned anew ${then}`
+			: 'a new plan would move steps and win nothing';
+	return `Because ${because}: go on as before, ${why}.`;
 }

@@ -37,6 +37,7 @@ export function fakePlanner(budget = 8000): FakePlanner {
 		probe: () => Promise.reject(new Error('no probe')),
 		rehearse: () => Promise.resolve(),
 		offers: () => Promise.resolve([]),
+		prospects: () => Promise.resolve(undefined),
 		cancel: () => {
 			latest++;
 		},

@@ -14,8 +14,11 @@
 		moved: string;
 		/** Why it was planned anew; empty where there is nothing to say. */
 		reason: string;
+		/** Why it goes on as before; empty where there is nothing to say. */
+		held: string;
 		isReplanning: boolean;
 		onrestart: () => void;
+		oninstead: () => void;
 		onrefuse: () => void;
 		onpin: () => void;
 	}
@@ -28,8 +31,10 @@
 		trouble,
 		moved,
 		reason,
+		held,
 		isReplanning,
 		onrestart,
+		oninstead,
 		onrefuse,
 		onpin
 	}: Props = $props();
@@ -64,8 +69,12 @@
 				>Replanned: {moved}.{#if reason !== ''}&nbsp;Because {reason}.{/if}</span
 			>
 		</p>
+	{:else if held !== ''}<p class="moved"><span>{held}</span></p>
 	{:else if reason !== ''}<p class="moved"><span>Because {reason}: nothing else has to move.</span></p>{/if}
 </div>
+{#if moved === '' && held !== ''}
+	<div class="answer"><button type="button" onclick={oninstead}>Plan anew all the same</button></div>
+{/if}
 {#if moved !== '' && !isReplanning}
 	<div class="answer">
 		<button type="button" onclick={onrefuse}>Keep it as it was</button>
