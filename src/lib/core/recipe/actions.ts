@@ -1,10 +1,10 @@
 // Instructions cut into actions: of each what kind it is, where, how hot, how long, whose hands, and what it looks like when done.
-import { clausesOf, sentencesOf, type Clause } from './clauses';
+import { clausesOf, masked, sentencesOf, unmasked, type Clause } from './clauses';
 import { kindOf, ovenWord, stationOf, type Going } from './kinds';
 import { temperaturesIn } from './numbers';
 import { estimate, handsOf, heatOf, signOf, timeOf } from './pace';
 import type { Line } from './source';
-import type { Hands, Kind, Station } from './verbs';
+import { imperativesIn, type Hands, type Kind, type Station } from './verbs';
 
 export interface Action {
 	/** The recipe's own words. */
@@ -48,7 +48,7 @@ export function actionsOf(lines: readonly Line[]): readonly Action[] {
 		let head = section;
 		/** What was said before it of what comes now: “Meanwhile, make the dumplings.” */
 		let said = '';
-		const sentences = sentencesOf(text);
+		const sentences = sentencesOf(masked(text));
 		sentences.forEach((s, k) => {
 			// “ROAST THE SQUASH.” heads what comes after it.
 			if (k < sentences.length - 1 && isHead(s)) {
@@ -57,7 +57,9 @@ export function actionsOf(lines: readonly Line[]): readonly Action[] {
 			}
 			sentence++;
 			const before = actions.length;
-			for (const clause of clausesOf(s)) {
+			const label = labelOf(s);
+			if (label) head = label.toLowerCase();
+			for (const clause of clausesOf(label === undefined ? s : s.slice(label.length + 1).trim())) {
 				const found = actionOf(clause, going, { section: head, line, sentence });
 				const action = found && said !== '' ? { ...found, lead: `${said} ${found.lead}` } : found;
 				if (action) said = '';
@@ -74,6 +76,17 @@ export function actionsOf(lines: readonly Line[]): readonly Action[] {
 	return actions;
 }
 
+/** “Puree: simmer the celery root …” heads what is said after it; “To serve: …” and “Note: …” do not. */
+function labelOf(sentence: string): string | undefined {
+	const label = /^([A-Z][a-zà-ÿ]+(?:[ -][a-zà-ÿ]+){0,2}):\s+(?=\S)/.exec(sentence)?.[1];
+	if (label === undefined || (label.includes(' ') && imperativesIn(`${label} it`).length > 0)) return undefined;
+	return /^(?:to|for|tip|note|nb|step|day|then|next|finally|meanwhile|optional|important|hint|serv(?:e|ing)|finish|assembl[ey]|plat(?:e|ing)|garnish|cook|bake|prep(?:are)?|method|rest)\b/i.test(
+		label
+	)
+		? undefined
+		: label;
+}
+
 const newly = /^\s*(?:meanwhile|in the meantime|while)\b/i;
 /** Words that stand over others: short and loud. */
 const isHead = (s: string) => /^[A-Z][A-Z' -]{3,50}[.:!]$/.test(s) && s.split(' ').length <= 6;
@@ -82,16 +95,25 @@ const aside =
 	/\b(?:set (?:it |them |this |these |the [a-z ]+ )?(?:aside|to one side)|put (?:it |them |the [a-z ]+ )?(?:aside|to one side)|keep (?:it |them |the [a-z ]+ )?warm|remove (?:it |them |the [a-z ]+ )?(?:from the (?:pan|skillet|pot|wok|casserole)|to a|and set)|transfer (?:it |them |the [a-z ]+ )?to a (?:plate|bowl|dish|board)|(?:onto|to|on) a (?:warm |large |clean )?plate|lift out|scoop out|tip (?:it |them )?(?:out|onto a plate|into a bowl))\b/i;
 
 const skips =
-	/^(?:(?:pre)?heat(?:ing)?\s+(?:up\s+)?(?:the|your|an?)?\s*(?:fan\s+|conventional\s+|electric\s+|gas\s+)?oven\b|turn\s+(?:on|up|down)\s+(?:the|your)?\s*oven|set\s+(?:the|your)?\s*oven|(?:pre)?heat\s+(?:the|your)?\s*(?:grill|broiler|barbecue|bbq|air fryer)\b(?!\s+pan))/i;
+	/^(?:(?:pre-?)?heat(?:ing)?\s+(?:up\s+)?(?:the|your|an?)?\s*(?:fan\s+|conventional\s+|electric\s+|gas\s+)?oven\b|turn\s+(?:on|up|down)\s+(?:the|your)?\s*oven|set\s+(?:the|your)?\s*oven|(?:pre-?)?heat\s+(?:the|your)?\s*(?:grill|broiler|barbecue|bbq|air fryer)\b(?!\s+pan))/i;
 
-function actionOf(clause: Clause, going: Going, at: Pick<Action, 'section' | 'line' | 'sentence'>): Action | undefined {
+const keeping = /\s*\([^()]*\b(?:keeps?|stored?|will last|can be (?:made|frozen|kept))\b[^()]*\)/gi;
+const withoutKeeping = (clause: Clause): Clause => ({
+	...clause,
+	text: clause.text.replace(keeping, ''),
+	from: clause.from.replace(keeping, '')
+});
+
+function actionOf(said: Clause, going: Going, at: Pick<Action, 'section' | 'line' | 'sentence'>): Action | undefined {
+	// “(they keep in the fridge for two weeks)” tells nothing of the step.
+	const clause = withoutKeeping(said);
 	const { text, main, lead } = clause;
 	const lower = text.toLowerCase();
 	const own = clause.from.toLowerCase();
 	const temperatures = temperaturesIn(text);
-	const aboutOven = ovenWord.test(lower) || /^(?:pre)?heat to\b/.test(own);
+	const aboutOven = ovenWord.test(lower) || /^(?:pre-?)?heat to\b/.test(own);
 	const isPreheat =
-		skips.test(own) || skips.test(lower) || (/^preheat\b/.test(own) && !/\bpan|skillet|griddle|wok\b/.test(own));
+		skips.test(own) || skips.test(lower) || (/^pre-?heat\b/.test(own) && !/\bpan|skillet|griddle|wok\b/.test(own));
 	const [setting] = temperatures.filter((t) => !isInside(text, t.at));
 	const hasFanWord = /\bfan\b/i.test(lower);
 	if (
@@ -147,7 +169,7 @@ function actionOf(clause: Clause, going: Going, at: Pick<Action, 'section' | 'li
 	const hands = handsOf(kind, text, main, station);
 	const sign = signOf(text);
 	return {
-		text,
+		text: unmasked(text),
 		kind,
 		station,
 		heat: heatOf(lower, station),
@@ -158,7 +180,7 @@ function actionOf(clause: Clause, going: Going, at: Pick<Action, 'section' | 'li
 		hands,
 		sign,
 		...at,
-		lead,
+		lead: unmasked(lead),
 		verb: main.word,
 		isAside: aside.test(text)
 	};

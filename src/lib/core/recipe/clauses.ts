@@ -2,7 +2,13 @@
 import { timesIn } from './numbers';
 import { imperativesIn, type Imperative } from './verbs';
 
-const abbreviations = /\b(?:min|mins|hr|hrs|approx|tbsp|tsp|oz|lb|lbs|no|ca|e\.g|i\.e|fl|deg|vs|etc|temp)\.$/i;
+const abbreviations = /\b(?:approx|tbsps?|tsps?|tbs|oz|lbs?|no|ca|e\.g|i\.e|fl|deg|vs|temp)\.$/i;
+/** A full stop that only shortens a word: what stands for it while a text is cut. */
+const dot = '\uE000';
+const shortened =
+	/\b([Tt]bsps?|[Tt]sps?|[Tt]bs|[Oo]z|[Ll]bs?|[Mm]ins?|[Hh]rs?|[Ss]ecs?|[Aa]pprox|[Pp]kg|[Pp]ts?|[Qq]ts?|in|c|fl|deg|temp)\.(?=[\s)]*[,;a-zà-ÿ0-9(½¼¾⅓⅔-])/g;
+export const masked = (text: string): string => text.replace(shortened, `$1${dot}`);
+export const unmasked = (text: string): string => text.replaceAll(dot, '.');
 
 /** Sentences of a text, with their full stops. */
 export function sentencesOf(text: string): readonly string[] {

@@ -32,7 +32,7 @@ const units: readonly (readonly [spelling: string, unit: string])[] = [
 	['teaspoonfuls?|teaspoons?|tsps?\\.?|tspn\\.?|t(?=\\s)', 'tsp'],
 	['tablespoonfuls?|tablespoons?|tbsps?\\.?|tbs\\.?|tblsps?\\.?|tbspn\\.?|T(?=\\s)', 'tbsp'],
 	['dessertspoons?|dsp\\.?|dstspn\\.?', 'dessertspoon'],
-	['cupfuls?|cups?|c\\.(?=\\s)', 'cup'],
+	['cupfuls?|cups?|c\\.', 'cup'],
 	['pints?|pts?\\.?', 'pint'],
 	['quarts?|qts?\\.?', 'quart'],
 	['gallons?', 'gallon'],
@@ -512,6 +512,9 @@ function afterCount(amount: Range, text: string, sizedBeside: number | undefined
 	const { unit, after, rest } = takeUnit(text);
 	if (unit === undefined) {
 		// “2 cm piece of ginger” is one piece.
+		const lump =
+			/^(?:thumb(?:-sized)?(?:\s+(?:piece|knob|chunk))?|chunk|lump|slab|nub)\s+of\s+(?:fresh\s+)?(.*)$/i.exec(text);
+		if (lump) return { amount, unit: 'piece', sized: sizedBeside, after: lump[1] ?? '' };
 		const piece =
 			/^(?:cm|mm|inch(?:es)?|in\.?|")[\s-]+(?:(?:piece|knob|thumb|chunk|length)s?\s+(?:of\s+)?)?(.*)$/i.exec(text);
 		if (piece) return { amount: [1, 1], unit: 'piece', sized: sizedBeside, after: piece[1] ?? '' };

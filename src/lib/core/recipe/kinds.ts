@@ -75,7 +75,8 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 				(going.bath !== undefined && /\bbath\b/.test(own) && !/\b(?:from|out of)\b/.test(own))
 			)
 				return 'simmer';
-			if (/\bsteamer\b/.test(own) && isTimed) return 'steam';
+			if (/\bsteamer\b/.test(own))
+				return isTimed ? 'steam' : /\b(?:simmering|boiling) water\b/.test(own) ? 'heat' : 'prep';
 			if (isTimed && /\b(?:boiling|simmering)\b/.test(own)) return /\bboiling\b/.test(own) ? 'boil' : 'simmer';
 			if (isTimed && /\bwater\b/.test(own) && /\bcold|warm|ice/.test(own)) return 'soak';
 			if (isTimed && going.last?.station === 'burner' && /\bpan\b/.test(own)) return cookKind(lower, going);
@@ -156,7 +157,7 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 		return 'bake';
 	if (kind === 'grill' && /\bgriddle pan|grill pan\b/.test(lower)) return 'fry';
 	if (kind === 'rest' && /\bcool\b/.test(own) && cold.test(own)) return 'chill';
-	if (kind === 'mix' && word === 'add') {
+	if (kind === 'mix' && (word === 'add' || word.startsWith('in go'))) {
 		if (/\b(?:pan|wok|skillet)\b[^.]*\b(?:hot|smoking)\b/.test(lower)) return 'heat';
 		if (isTimed && going.last?.station === 'burner') return cookKind(lower, going);
 		return 'mix';
@@ -172,6 +173,7 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 		/\b(?:over|on)\s+(?:a\s+)?(?:very\s+)?(?:low|medium|high|gentle|moderate)/.test(lower)
 	)
 		return 'simmer';
+	if (kind === 'finish' && isTimed && isOverHeat) return 'simmer';
 	if (kind === 'finish' && verbs.length === 1 && /^baste\b/.test(own)) return undefined;
 	if (kind === 'finish' && /^taste\b/.test(own)) return 'finish';
 	if (kind === 'finish' && /^top\b/.test(own) && /\bup\b|\btail\b/.test(own)) return 'prep';

@@ -106,9 +106,9 @@ const gasMarks: Readonly<Record<string, number>> = {
 	'8': 230,
 	'9': 240
 };
-const degree = String.raw`(?:°|º|˚|deg(?:rees?)?\.?)?\s*`;
+const degree = String.raw`(?:°|º|˚|-?deg(?:rees?)?\.?)?[\s-]*`;
 const temperature = new RegExp(
-	String.raw`(\d{2,3})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:${degree}(c|celsius|centigrade|f|fahrenheit)\b|(?:°|º|˚|degrees))(\s*\(?\s*(?:fan|convection)\b)?`,
+	String.raw`(\d{2,3})(?:\s*(?:-|–|to)\s*(\d{2,3}))?\s*(?:${degree}(c|celsius|centigrade|f|fahrenheit)\b|(?:°|º|˚|[\s-]*degrees?\b))(\s*\(?\s*(?:fan|convection)\b)?`,
 	'gi'
 );
 

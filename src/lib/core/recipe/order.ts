@@ -92,8 +92,13 @@ export function orderOf(
 		// What is only told of the meantime is not what is worked on: “While the loaf bakes”.
 		const said = text.replace(/^\s*(?:meanwhile,?\s*)?(?:while|whilst)\b[^,]*,/i, ' ');
 		const words = new Set(wordsOf(withoutVerb(said, action)));
-		const mentioned = known.filter(
-			({ words: names, also }) => mentions(words, names) || also.some((w) => words.has(w))
+		const called = known.filter(({ words: names, also }) => mentions(words, names) || also.some((w) => words.has(w)));
+		// “celery root” is no celery.
+		const mentioned = called.filter(
+			(k) =>
+				!called.some(
+					(m) => isWithin(k.words, m.words) && m.words.every((w) => words.has(w)) && !isApart(said, k.words, m.words)
+				)
 		);
 		// All its names, so that it is known again by another one.
 		const items = [
@@ -123,6 +128,7 @@ export function orderOf(
 			if (holder && !isTarget(said, name)) found.add(head(holder));
 		}
 		if (/\bhot (?:oil|butter|fat)\b/i.test(said) && lastPan && action.kind !== 'heat') found.add(head(lastPan));
+		if (action.kind === 'steam') for (const s of open()) if (s.names.has('steamer')) found.add(s);
 		// What is left over, or set by, of a thing was never in there.
 		for (const m of said.matchAll(
 			/\b(?:remaining|rest of the|reserved|leftover|last of the|other)\s+([a-zà-ÿ-]+(?:\s+[a-zà-ÿ-]+)?)/gi
@@ -158,6 +164,15 @@ export function orderOf(
 				.reduce<Strand | undefined>((a, s) => (a && a.steps.length >= s.steps.length ? a : s), undefined);
 			if (biggest && biggest.steps.length > 2) found.add(biggest);
 		}
+		// “Prick the warm cake”: what was baked.
+		if (found.size === 0 && items.length === 0) {
+			const baked =
+				/\b(?:the|your|each)\s+(?:warm |hot |cooled |cold |baked )*(cake|loaf|sponge|bread|pie|tart|quiche|buns?|muffins?|brownies?|scones?|biscuits?|cookies)\b/i.test(
+					said
+				);
+			const oven = baked ? open().findLast((s) => s.steps.some((k) => actions[k]?.station === 'oven')) : undefined;
+			if (oven) found.add(oven);
+		}
 		// What goes on meanwhile is not what is being waited for.
 		if (isMeanwhile && current) found.delete(head(current));
 		const isOther = otherVessel.test(said);
@@ -172,7 +187,7 @@ export function orderOf(
 			/\b(?:add(?:ing)?|return|tip in|stir in|pour in|throw in)\b/i.test(said);
 		const isIn =
 			isAdded ||
-			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub)\s+(?:in|through|into)\b|^add\b|\b(?:stir|whisk|beat|fold|mix|rub) in\b|^(?:slide|lower|drop|tip|crack|slip|lay|throw|nestle) in\b|^(?:take|remove)\b[^,]*\b(?:off|from) the heat\b/i.test(
+			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub|sift|sieve|grate|crumble|scatter|pour)\s+(?:in|through|into)\b|^add\b|\b(?:stir|whisk|beat|fold|mix|rub) in\b|^(?:slide|lower|drop|tip|crack|slip|lay|throw|nestle) in\b|^(?:take|remove)\b[^,]*\b(?:off|from) the heat\b/i.test(
 				text.slice(action.lead.length).trim()
 			);
 		// “Put in a bowl with the sugar”: what is in hand.
@@ -196,7 +211,7 @@ export function orderOf(
 		const isForPart =
 			isAllOf || (isFirstOfSentence && /^(?:meanwhile,?\s*)?(?:for|to make) (?:the|a|your)\b/i.test(action.lead));
 		// What is made for itself takes its own of what is in another part too.
-		const isOwnPart = isNewSection && known.some((k) => k.section === action.section);
+		const isOwnPart = isNewSection && known.some((k) => k.section?.toLowerCase() === action.section?.toLowerCase());
 		if (isForPart || isOwnPart)
 			for (const s of [...found])
 				if (![...wordsOf(said)].some((w) => s.names.has(w) && !isTarget(said, w))) found.delete(s);
@@ -233,7 +248,14 @@ export function orderOf(
 				['simmer', 'boil', 'bake', 'roast', 'fry', 'sear', 'steam'].includes(action.kind) &&
 				!isSomething &&
 				!isOwnVessel;
-			if (isAside && fresh && !isPronoun && !isIn && !isBareWork && isFirstOfSentence) return begin();
+			// What is strewn, brushed, laid over something is over what is in hand.
+			const isStrewn =
+				strewing.has(action.verb.split(' ')[0] ?? '') ||
+				/\b(?:grate|crumble|tear|squeeze|pour|snip|grind|scatter|spoon)\b[^,.;]{0,30}\bover\b(?=\s*(?:$|[.,;]|and\b))/i.test(
+					said
+				) ||
+				/^(?:fill|stuff|top|finish|sandwich|spread|cover)\s+with\b/i.test(text.slice(action.lead.length).trim());
+			if (isAside && fresh && !isPronoun && !isIn && !isBareWork && !isStrewn && isFirstOfSentence) return begin();
 			const isOver = /\b(?:over|onto|on top|into)\b/i.test(said);
 			const isNewPrep =
 				action.kind === 'prep' &&
@@ -257,10 +279,6 @@ export function orderOf(
 				return isOwnVessel && items.length > 1 ? begin() : mainOf(found, items);
 			}
 			if (action.kind === 'heat' && (isOwnVessel || isPan(text))) return begin();
-			// What is strewn, brushed, laid over something is over what is in hand.
-			const isStrewn =
-				strewing.has(action.verb.split(' ')[0] ?? '') ||
-				/\b(?:grate|crumble|tear|squeeze|pour|snip|grind) over\b/i.test(said);
 			if (isIn || isPronoun || (isStrewn && !isOwnVessel && toolsIn(action).length === 0)) return here;
 			if (!isSomething) {
 				// Of nothing in particular: a tin is greased, a pan of water put on, or it goes on.
@@ -321,6 +339,18 @@ export function orderOf(
 	}
 }
 
+/** Whether the words of one name are some of those of another. */
+const isWithin = (names: readonly string[], of: readonly string[]) =>
+	names.length < of.length && names.every((w) => of.includes(w));
+
+/** Whether a text has a name also without the longer one that it is part of. */
+const isApart = (text: string, names: readonly string[], longer: readonly string[]) => {
+	const all = wordsOf(text);
+	const rest = longer.filter((w) => !names.includes(w));
+	const own = all.flatMap((w, i) => (names.includes(w) ? [i] : []));
+	return own.some((i) => !rest.some((w) => all[i - 1] === w || all[i + 1] === w));
+};
+
 /** Whether an ingredient is named: by its last word, or by a word that is its own. */
 function mentions(words: ReadonlySet<string>, names: readonly string[]): boolean {
 	const last = names.at(-1);
@@ -353,7 +383,7 @@ const isPan = (text: string) =>
 		text
 	);
 const pansIn = (text: string): readonly string[] =>
-	text.toLowerCase().match(/\b(?:pan|griddle|skillet|wok|casserole)\b/g) ?? [];
+	text.toLowerCase().match(/\b(?:pan|griddle|skillet|wok|casserole|steamer)\b/g) ?? [];
 
 /** “chop” is not a chop. */
 const withoutVerb = (text: string, { verb, lead }: Action): string => {

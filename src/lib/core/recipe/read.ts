@@ -80,14 +80,14 @@ function fromInstructions(source: Source): readonly ReadIngredient[] {
 		'gi'
 	);
 	const notFood =
-		/\b(?:minutes?|mins?|hours?|hrs?|seconds?|secs?|degrees?|side|sides|batch|batches|bowl|pan|pot|oven|tray|tin|time|times|boil|simmer|heat|plate|lid|dish|people|fork|spoon|knife|sheet of|rack|half(?:way)?|cm|mm|inch(?:es)?|while|bit|little|skillet|saucepan|wok|board|towel|paste|dough|rest|day|days|moment|stir|few|couple|gas|mark|fan|third|quarters?|pieces|slices|sieve|colander|rolling|layer|ball|circle|thick|apart|low|medium|high|large|small|serves?)\b/i;
+		/\b(?:minutes?|mins?|hours?|hrs?|seconds?|secs?|degrees?|side|sides|batch|batches|bowl|pan|pot|oven|tray|tin|time|times|boil|simmer|heat|plate|lid|dish|people|ones|fork|spoon|knife|sheet of|rack|half(?:way)?|cm|mm|inch(?:es)?|while|bit|little|skillet|saucepan|wok|board|towel|paste|dough|rest|day|days|moment|stir|few|gas|mark|fan|third|quarters?|pieces|slices|sieve|colander|rolling|layer|ball|circle|thick|apart|low|medium|high|large|small|serves?)\b/i;
 	const found = new Map<string, ReadIngredient>();
 	for (const { text } of source.instructions) {
 		for (const m of text.matchAll(measured)) {
 			const line = m[0].trim();
 			if (
 				/^(?:an?|half)\b/i.test(line) &&
-				!/^(?:an?|half)\s+(?:an?\s+)?(?:pinch|handful|knob|sprig|clove|splash|glug|dash|bunch|tin|can|stick|lemon|lime|onion|egg|carrot|chicken|shallot|leek|red onion|bay)\b/i.test(
+				!/^(?:an?|half)\s+(?:an?\s+)?(?:(?:big|small|large|finely|roughly|thinly|chopped|sliced|diced|crushed|ripe|good|fat|heaped)\s+)*(?:pinch|handful|knob|sprig|clove|splash|glug|dash|bunch|tin|can|stick|cup|mug|teaspoon|tablespoon|tsp|tbsp|litre|liter|pint|kilo|pound|couple|thumb|head|lemon|lime|onion|egg|carrot|chicken|shallot|leek|cucumber|courgette|aubergine|avocado|potato|tomato|red onion|bay)\b/i.test(
 					line
 				)
 			)

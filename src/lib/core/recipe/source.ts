@@ -142,7 +142,7 @@ export function servesOf(text: string, isYield = false): Source['serves'] {
 		return Number(slices[1]);
 	const patterns = [
 		new RegExp(
-			String.raw`\b(?:serves?|serving|servings|portions?|yields?|makes?|feeds?|enough for|dinner for|supper for)\b\s*:?\s*(?:about|approx\.?|around|approximately|up to|between)?\s*${n}`,
+			String.raw`\b(?:serves?|serving|servings|portions?|yields?|makes?|feeds?|enough for|dinner for|supper for|(?:cuts|slices) into)\b\s*:?\s*(?:about|approx\.?|around|approximately|up to|between)?\s*${n}`,
 			'i'
 		),
 		new RegExp(String.raw`${n}\s*(?:-|–)?\s*(?:servings?|portions?|people|persons|guests|covers)\b`, 'i'),
@@ -239,7 +239,7 @@ function fromHtml(html: string): Source | string {
 				flush(list === 'ol' ? 'numbered' : 'item');
 			} else if (name === 'tr') {
 				flush();
-				for (const cell of element.children) text += ` ${textContent(cell)}`;
+				text = rowOf(element.children.map((cell) => textContent(cell)));
 				flush('item');
 			} else if (name === 'ul' || name === 'ol') {
 				flush();
@@ -288,6 +288,15 @@ function isAlone(element: Element): boolean {
 	return parent !== null && isTag(parent) && textContent(parent).trim() === textContent(element).trim();
 }
 
+/** A row of a table as a line: an amount behind its thing comes first. */
+function rowOf(cells: readonly string[]): string {
+	const said = cells.map((c) => c.replace(/\s+/g, ' ').trim()).filter((c) => c !== '');
+	const [thing, amount] = said;
+	const isBehind =
+		said.length === 2 && amount !== undefined && /^(?:\d|[½¼¾⅓⅔])/.test(amount) && /^[A-Za-zÀ-ÿ]/.test(thing ?? '');
+	return (isBehind ? [amount, thing] : said).join(' ');
+}
+
 const number = /^\s*(?:step\s*\d+\s*[.:)–—-]?|\(?\d{1,2}[.)]|\d{1,2}\s*[–—-]\s|[①②③④⑤⑥⑦⑧⑨])\s+(?=\S)/i;
 const stepWord = /^\s*step\s*(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten)\s*[.:)–—-]*\s*/i;
 /** “1 Preheat the oven”: a number without a stop, before something to do. */
@@ -327,8 +336,7 @@ function blocksOfText(text: string): readonly Block[] {
 			.replace(/^\s*>\s?/, '')
 			.replace(/(^|\s)[*_](\S[^*_]*)[*_](?=\s|$|[.,;:])/g, '$1$2');
 		if (/^\s*\|.*\|\s*$/.test(line)) {
-			if (!/^[\s|:-]+$/.test(line))
-				blocks.push({ kind: 'item', text: line.split('|').join(' ').replace(/\s+/g, ' ').trim(), rank: 0 });
+			if (!/^[\s|:-]+$/.test(line)) blocks.push({ kind: 'item', text: rowOf(line.split('|')), rank: 0 });
 			isOpen = false;
 		} else if (md) {
 			blocks.push({ kind: 'head', text: (md[2] ?? '').replace(/\*\*|__/g, ''), rank: (md[1] ?? '#').length });
@@ -367,7 +375,7 @@ function blocksOfText(text: string): readonly Block[] {
 				((/^[a-zà-ÿ(]/.test(plain.trim()) &&
 					!/[.!?:]$/.test(last.text) &&
 					looksLikeIngredient(plain) < 3 &&
-					last.text.length > 45) ||
+					last.text.length > (looksLikeIngredient(last.text) < 3 || isUnfinished(last.text) ? 45 : 62)) ||
 					(last.text.length > 60 && /[a-z,;]$/.test(last.text) && looksLikeIngredient(last.text) < 1) ||
 					(/^\s{2,}\S/.test(line) && last.kind !== 'text'));
 			if (goesOn) blocks[blocks.length - 1] = { ...last, text: `${last.text} ${plain.trim()}` };
@@ -377,6 +385,10 @@ function blocksOfText(text: string): readonly Block[] {
 	});
 	return blocks;
 }
+
+/** What cannot end a line of a list. */
+const isUnfinished = (text: string) =>
+	/(?:[,(–-]|\b(?:and|or|of|with|for|in|to|the|a|plus|into|from))$/i.test(text.trim());
 
 const forIngredients =
 	/^(?:the\s+)?(?:ingredients?|what you(?:'|’)?(?:ll)? need|you(?:'|’)?(?:ll)? need|you will need|what to (?:buy|get)|shopping(?: list)?|for the shop|grocer(?:y|ies)(?: list)?|what goes in|the list|needed|stuff|larder|provisions|mise en place)\b/i;
@@ -481,7 +493,7 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 		}
 		const said = servesOf(text);
 		const isServes =
-			/^\W*(?:serves?|makes?|yields?|feeds?|servings?|portions?|for)\b/i.test(text) ||
+			/^\W*(?:serves?|makes?|yields?|feeds?|servings?|portions?|for|(?:cuts|slices) into)\b/i.test(text) ||
 			new RegExp(`^\\W*${rangePattern}\\s*(?:servings?|portions?|people|persons|guests)\\b`, 'i').test(text);
 		if (
 			said !== null &&
@@ -552,17 +564,23 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 /** “For the soup: 500 g beans, 2 bay leaves, …” or “You need: …”, all in one line. */
 function inlineList(text: string): { readonly section: string | null; readonly parts: readonly string[] } | undefined {
 	const m =
-		/(?:^|[.!?]\s+)((?:for|to make) the [a-z -]{2,30}|(?:you(?:'|’)?(?:ll)?|you will) need|ingredients|[A-Z][a-z]+(?: [a-z]+)?)\s*[:–—]\s*(.+)$/i.exec(
+		/(?:^|[.!?]\s+)((?:for|to make) the [a-z -]{2,30}|(?:you(?:'|’)?(?:ll)?|you will) need|ingredients|(?:to|for) (?:serve|garnish|finish|serving)|[A-Z][a-z]+(?: [a-z]+)?)\s*[:–—]\s*(.+)$/i.exec(
 			text
 		);
 	const body = m?.[2]?.replace(/\.\s*$/, '');
 	if (body === undefined || /[.!?]\s+[A-Z]/.test(body)) return undefined;
-	const parts = body
+	const listed = body
 		.split(
-			/\s*;\s*|,\s+(?=(?:and\s+)?(?:\d|[½¼¾⅓⅔]|an?\s|half\b|some\b|the juice|juice|zest|salt|pepper|olive oil|oil\b))|\s+and\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|half\b|some\b)|[a-z]+ [a-z]+$)/i
+			/\s*;\s*|\s+\/\s+|,\s+(?=(?:and\s+)?(?:\d|[½¼¾⅓⅔]|an?\s|half\b|some\b|the juice|juice|zest|salt|pepper|olive oil|oil\b))|\s+and\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s|half\b|some\b)|[a-z]+ [a-z]+$)/i
 		)
 		.map((p) => p.replace(/^and\s+/i, '').trim())
 		.filter((p) => p !== '');
+	// “To serve: 16 tortillas, lime wedges, coriander”.
+	const short = body.split(/\s*,\s*(?:and\s+)?/).map((p) => p.trim());
+	const isShort =
+		/^(?:to|for) (?:serve|garnish|finish|serving)/i.test(m?.[1] ?? '') &&
+		short.every((p) => p !== '' && p.split(' ').length <= 5);
+	const parts = listed.length < 3 && isShort ? short : listed;
 	const head = (m?.[1] ?? '').trim();
 	const isPart = /^(?:for|to make) the\b/i.test(head) && looksLikeIngredient(parts[0] ?? '') >= 3;
 	if ((parts.length < 3 && !isPart) || parts.filter((p) => looksLikeIngredient(p) >= 1).length < 0.6 * parts.length)
@@ -577,7 +595,7 @@ const unitDot = /\b(tbsp|tbsps|tsp|tsps|tbs|oz|lb|lbs|pkg|approx|pt|qt|g|kg|ml|n
 
 /** A line of a list; one that holds several, parted by semicolons or by commas with amounts, as each of them. */
 function split(text: string, section: string | null): readonly Line[] {
-	const many = text.split(/\s*;\s*/).filter((t) => t !== '');
+	const many = text.split(/\s*;\s*|\s+\/\s+/).filter((t) => t !== '');
 	if (many.length > 2 && many.every((t) => t.length < 80)) return many.map((t) => ({ text: t, section }));
 	const amounts = text.split(/,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s))|\s+and\s+(?=(?:\d|[½¼¾⅓⅔])\S*\s+[a-z])/);
 	if (

@@ -35,9 +35,9 @@ const strict = new Set(
 );
 
 const rows: Readonly<Record<Verb['kind'], string>> = {
-	prep: 'chop split slice dice mince peel grate cut* trim* crush halve quarter* zest* juice* squeeze shred* core* deseed seed* stone* pit* score* pound flatten bash roll shape* form* wash rinse scrub pat-dry dry* grease line* flour* butter* oil* coat* dredge dip* bread* stuff fill spread* layer* brush* rub* skewer* thread tie wrap pierce prick cube* julienne devein debone butterfly shell* pick* tear snip shave* break* crack separate* measure* weigh knead press* divide portion* cut-out punch roll-out stretch fold-over crimp seal seed* fillet* salt* season-generously sift sieve* sprinkle-over pipe* truss spatchcock hull top-and-tail string* massage scoop* hollow carve* pack* mark* prepare shuck snap* crumble* scrape tenderise tenderize bruise*',
-	mix: 'mix* stir whisk* beat combine fold* toss blend* blitz whizz puree* purée mash* cream* whip process dissolve emulsify stir-together pulse liquidise liquidize work* incorporate loosen thin* moisten swirl* jumble muddle add* mix-together tip-in',
-	heat: 'heat* warm* preheat melt bring scald reheat temper* light* toast-spices come',
+	prep: 'chop split slice dice mince peel grate cut* trim* crush halve quarter* zest* juice* squeeze shred* core* deseed seed* stone* pit* score* pound flatten bash roll shape* form* wash rinse scrub pat-dry pat* dry* grease line* flour* butter* oil* coat* dredge dip* bread* stuff fill spread* layer* brush* rub* skewer* thread tie wrap pierce prick cube* julienne devein debone butterfly shell* pick* tear snip shave* break* crack separate* measure* weigh knead press* divide portion* cut-out punch roll-out stretch fold-over crimp seal seed* fillet* salt* season-generously sift sieve* sprinkle-over pipe* truss spatchcock hull top-and-tail string* massage scoop* hollow carve* pack* mark* prepare shuck snap* crumble* scrape tenderise tenderize bruise*',
+	mix: 'in-go in-goes mix* stir whisk* beat combine fold* toss blend* blitz whizz puree* purée mash* cream* whip process dissolve emulsify stir-together pulse liquidise liquidize work* incorporate loosen thin* moisten swirl* jumble muddle add* mix-together tip-in',
+	heat: 'heat* warm* preheat pre-heat melt bring scald reheat temper* light* toast-spices come',
 	sear: 'sear* brown* colour* color* seal-in char* blacken blister',
 	fry: 'fry* saute sauté sweat* soften caramelise caramelize stir-fry deep-fry pan-fry shallow-fry crisp* wilt fry-off render cook-off crisp-up',
 	simmer: 'simmer* poach* braise* stew* reduce* bubble* deglaze infuse* steep* confit* thicken sous-vide',
@@ -111,12 +111,18 @@ export function imperativesIn(sentence: string): readonly Imperative[] {
 	return found;
 }
 
+/** “Next day sear the ribs”. */
+const onAnotherDay =
+	/^(?:(?:the )?(?:next|following|same) (?:day|morning|evening)|the day before|the night before|later|an hour before serving|on the day)$/;
+
 function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 	let before = lower.slice(0, at).trimEnd();
 	for (let k = 0; k < 4 && adverb.test(before); k++) before = before.replace(adverb, '').trimEnd();
 	const after = lower.slice(end).trimStart();
 	const isHow =
-		/^,\s*(?:covered|uncovered|without|stirring|turning|basting|whisking|shaking|tossing|undisturbed)\b/.test(after);
+		/^,\s*(?:covered|uncovered|without|reserving|keeping|saving|discarding|stirring|turning|basting|whisking|shaking|tossing|undisturbed)\b/.test(
+			after
+		);
 	const hasObject = isHow || (verb.isFood === true ? definite : object).test(after);
 	// “until”, “when” and the like open a clause that tells how it looks, up to its comma.
 	const clause = before.slice(
@@ -126,7 +132,7 @@ function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 	// “In a saucepan warm the milk” has no comma.
 	const isLed =
 		/^(?:in|into|using|with|on|over)\s+(?:a|an|the|another|your|that)\s+(?:[a-z-]+\s+){0,4}(?:bowl|pan|saucepan|pot|skillet|jug|dish|casserole|wok|processor|blender|mixer|heat|tray|tin|board)$/;
-	if (isLed.test(before)) return true;
+	if (isLed.test(before) || onAnotherDay.test(before)) return true;
 	if (before === '')
 		return verb.isFood === true
 			? !/^(?:and|or|to|,|&|$)/.test(after) &&
