@@ -89,7 +89,7 @@ function labelOf(sentence: string): string | undefined {
 
 const newly = /^\s*(?:meanwhile|in the meantime|while)\b/i;
 /** Words that stand over others: short and loud. */
-const isHead = (s: string) => /^[A-Z][A-Z' -]{3,50}[.:!]$/.test(s) && s.split(' ').length <= 6;
+const isHead = (s: string) => /^[A-Z][A-Z'&, -]{3,50}[.:!]$/.test(s) && s.split(' ').length <= 6;
 
 const aside =
 	/\b(?:set (?:it |them |this |these |the [a-z ]+ )?(?:aside|to one side)|put (?:it |them |the [a-z ]+ )?(?:aside|to one side)|keep (?:it |them |the [a-z ]+ )?warm|remove (?:it |them |the [a-z ]+ )?(?:from the (?:pan|skillet|pot|wok|casserole)|to a|and set)|transfer (?:it |them |the [a-z ]+ )?to a (?:plate|bowl|dish|board)|(?:onto|to|on) a (?:warm |large |clean )?plate|lift out|scoop out|tip (?:it |them )?(?:out|onto a plate|into a bowl))\b/i;

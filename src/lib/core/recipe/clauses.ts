@@ -44,7 +44,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
 	const clauses: Clause[] = [];
 	let held: { verbs: Imperative[]; text: string; lead: string } | undefined;
 	pieces.forEach(({ verb, raw, from }, i) => {
-		const text = raw.replace(/[\s,;]*(?:\b(?:and|then|or)\b[\s,]*)*(?:[a-z]+ly\s*)?$/i, '').trim();
+		const text = raw.replace(/[\s,;]*(?:(?:\b(?:and|then|or)\b|&)[\s,]*)*(?:[a-z]+ly\s*)?$/i, '').trim();
 		const lead = i === 0 ? sentence.slice(0, verb.at).trim() : (adverbsBefore(sentence, verb.at) ?? '');
 		const next = pieces[i + 1];
 		const group = held ? [...held.verbs, verb] : [verb];
@@ -62,7 +62,7 @@ export function clausesOf(sentence: string): readonly Clause[] {
 		const own = held
 			? sentence
 					.slice(begins, from + raw.length)
-					.replace(/[\s,;]*(?:\b(?:and|then|or)\b[\s,]*)*$/i, '')
+					.replace(/[\s,;]*(?:(?:\b(?:and|then|or)\b|&)[\s,]*)*$/i, '')
 					.trim()
 			: text;
 		clauses.push({

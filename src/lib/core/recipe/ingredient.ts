@@ -180,7 +180,7 @@ function weigh(amount: Range | null, unit: string | null, name: string, sized: n
 	return Math.round(middle * each);
 }
 
-const bullet = /^\s*(?:[-*•·▢□☐◦‣–—+]|\[\s?[xX]?\s?\]|&bull;|✓|✔)+\s*/;
+const bullet = /^\s*(?:[-*•·▢□☐◦‣–—+→➤►▸●○»✦]|\[\s?[xX]?\s?\]|&bull;|✓|✔)+\s*/;
 const spaces = /[\s\u00a0\u2009\u202f]+/g;
 
 /** A line without its bullet, with plain spaces. */
@@ -204,14 +204,29 @@ const trailing = new RegExp(
 const asides: readonly RegExp[] = [
 	/\s*[,–—-]?\s*\b(?:to taste|as needed|as required|if needed|if (?:you )?(?:like|liked|desired|wish|want)|or to taste|optional)\b.*$/i,
 	/\s*[,–—-]?\s*\b(?:plus|and) (?:a little |some )?(?:more|extra)\b.*$/i,
-	/\s*[,–—-]?\s*\bplus \d.*$/i,
+	/\s*(?:[,–—-]?\s*\bplus|\s\+) \d.*$/i,
 	/\s+of (?:about|around|approximately|at least|roughly)?\s*\d.*$/i,
-	/\s*[,–—-]?\s*\b(?:for|to) (?:serve|serving|garnish|garnishing|decorate|finish|frying|deep[- ]frying|shallow[- ]frying|greasing|brushing|dusting|drizzling|rolling|sprinkling|the (?:tin|pan|dish|tray|top|topping|sauce|dressing|table)|coating|cooking|basting|glazing|dredging|rubbing|sauteing|sautéing|grilling|roasting|kneading)\b.*$/i,
+	/\s*[,–—-]?\s*\b(?:for|to) (?:serve|serving|topping|garnish|garnishing|decorate|finish|frying|deep[- ]frying|shallow[- ]frying|greasing|brushing|dusting|drizzling|rolling|sprinkling|the (?:tin|pan|dish|tray|top|topping|sauce|dressing|table)|coating|cooking|basting|glazing|dredging|rubbing|sauteing|sautéing|grilling|roasting|kneading)\b.*$/i,
 	/\s*[,–—-]?\s*\b(?:at room temperature|room temperature|cut in(?:to|to)?\b.*|broken into\b.*|torn into\b.*|separated into\b.*|see (?:note|tip)s?.*|such as\b.*|preferably\b.*|ideally\b.*|like\b .*|about \d.*|approximately \d.*|from (?:a|the|about)\b.*|with (?:the )?(?:skin|bone|their|its|stalks|leaves|rind)\b.*|without\b.*|in (?:their|its|oil|brine|water|juice)\b.*|each\b.*|skin on|skin-on|bone in|skins? (?:off|removed)|tails? (?:on|off)|leaves (?:picked|only)|leaves picked.*|tough.*removed|ends trimmed|on the side)$/i
 ];
 
 const seasonings =
 	/^(?:(?:sea|table|kosher|fine|coarse|flaky|maldon|rock)\s+)*salt$|^(?:(?:freshly|ground|black|white|cracked|milled)\s+)*pepper$/i;
+
+/** Units that hold something. */
+const vessels: ReadonlySet<string> = new Set([
+	'tin',
+	'jar',
+	'packet',
+	'pot',
+	'bag',
+	'block',
+	'ball',
+	'carton',
+	'bottle',
+	'sachet',
+	'box'
+]);
 
 /** One or more ingredients of a line; none where it is none. */
 export function readIngredient(source: string, section: string | null): readonly ReadIngredient[] {
@@ -225,7 +240,10 @@ export function readIngredient(source: string, section: string | null): readonly
 		.replace(/\s*[([][^()[\]]*[)\]]\s*/g, ' ')
 		.replace(spaces, ' ')
 		.trim();
-	const { amount, unit, sized: beside, after } = amountOf(rest, brackets);
+	const { amount, unit, sized: one, after } = amountOf(rest, brackets);
+	// “2 (15-ounce) cans” are two of that size; “6 thighs (900 g)” are so much in all.
+	const isEach = new RegExp(`^${numberPattern}\\s*[([]`).test(line) && vessels.has(unit ?? '');
+	const beside = one !== undefined && isEach && amount ? (one * (amount[0] + amount[1])) / 2 : one;
 	const sized = beside ?? (unit === 'piece' ? sizeBehind(rest, amount) : undefined);
 	let { left, preparation } = nameOf(after);
 	const extra = brackets.filter(
@@ -362,12 +380,18 @@ function nameOf(text: string): { left: string; preparation: string } {
 		left = left.slice(0, found.index);
 	}
 	const tail = trailing.exec(left);
-	if (tail && tail.index > 0) {
+	if (tail && tail.index > 0 && !isBareAdjective(left.slice(0, tail.index))) {
 		said.push(tail[1] ?? '');
 		left = left.slice(0, tail.index);
 	}
 	return { left: left.trim(), preparation: said.filter((s) => s !== '').join(', ') };
 }
+
+/** “cold cooked rice” is no cold. */
+const isBareAdjective = (text: string) =>
+	/^(?:(?:cold|hot|warm|fresh|large|small|medium|dry|raw|good|plain|lean|ripe|thick|thin|leftover)\s*)+$/i.test(
+		text.trim()
+	);
 
 interface Measured {
 	readonly amount: Range | null;
@@ -472,6 +496,9 @@ function amountOf(text: string, brackets: readonly string[]): Measured {
 		return { amount: [1, 1], unit: bare.unit, sized: sizedBeside, after: bare.after };
 	if (bare.unit === 'pinch' || bare.unit === 'handful' || bare.unit === 'knob' || bare.unit === 'dash')
 		return { amount: [1, 1], unit: bare.unit, sized: sizedBeside, after: bare.after };
+	// “Salmon 2 x 160g, skin on”.
+	const pieces = /^([A-Za-zÀ-ÿ][A-Za-zà-ÿ' -]*?)\s+(\d+\s*x\s*\d+\s*(?:g|kg|ml|oz|lb))\b(.*)$/i.exec(body);
+	if (pieces) return amountOf(`${pieces[2] ?? ''} ${pieces[1] ?? ''}${pieces[3] ?? ''}`, []);
 	// The amount at the end: “Flour: 200 g”, “butter, 50g”, “Eggs 2”.
 	const behind = new RegExp(
 		String.raw`^(.*?[a-zà-ÿ)])\s*(?:[:–—=|,-]\s*|\s+|\.{2,}\s*)(${rangePattern})\s*(${unitPattern})?\.?(?:\s*[,;]\s*(.*))?$`,
@@ -522,19 +549,7 @@ function afterCount(amount: Range, text: string, sizedBeside: number | undefined
 	}
 	// “400 g tin of tomatoes” is one tin.
 	const inside = takeUnit(rest.replace(/^of\s+/i, ''));
-	const isVessel = [
-		'tin',
-		'jar',
-		'packet',
-		'pot',
-		'bag',
-		'block',
-		'ball',
-		'carton',
-		'bottle',
-		'sachet',
-		'box'
-	].includes(inside.unit ?? '');
+	const isVessel = vessels.has(inside.unit ?? '');
 	if (isVessel && inside.unit !== undefined && (gramsOf[unit] !== undefined || millilitres[unit] !== undefined)) {
 		const by = gramsOf[unit] ?? millilitres[unit] ?? 1;
 		return { amount: [1, 1], unit: inside.unit, sized: middle * by, after: inside.after };
@@ -598,6 +613,12 @@ export function looksLikeIngredient(source: string): number {
 	if (line.endsWith(':')) score -= 3;
 	if (new RegExp(String.raw`[–—:,-]\s*(?:an?|half an?)\s+(?:small |large |good )?(?:${unitPattern})$`, 'i').test(line))
 		score += 3;
+	if (/^[A-Za-zà-ÿ' -]+\s\d+\s*x\s*\d+\s*(?:g|kg|ml|oz|lb)\b/i.test(line)) score += 3;
+	if (
+		line.length < 70 &&
+		/,?\s(?:for|to) (?:topping|serving|serve|garnish|garnishing|decorate|dusting|frying|greasing)$/i.test(line)
+	)
+		score += 2;
 	// The amount at its end: “Dry white wine 125 ml”.
 	if (
 		new RegExp(String.raw`[a-zà-ÿ),:–-]\s*${rangePattern}\s*(?:${unitPattern})(?:\s+[a-z]+)?$`, 'i').test(line) &&

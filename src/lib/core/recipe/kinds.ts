@@ -58,6 +58,13 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 			return inner;
 		}
 		case 'put': {
+			// For a while: it comes back.
+			if (
+				/^(?:tip|transfer|lift|slide|return|scrape|pour)\b[^,.;]*\b(?:onto|to|on) a (?:warm |large |clean )?plate\b/.test(
+					own
+				)
+			)
+				return undefined;
 			if (/^(?:set|put) (?:it |them |this |the [a-z ]+ )?(?:aside|to one side)\b/.test(own))
 				return isTimed ? (/\bmarinat/.test(own) ? 'marinate' : 'rest') : undefined;
 			if (underGrill.test(own)) return 'grill';
@@ -135,6 +142,8 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 			break;
 	}
 	// Words that mean different things in different company.
+	if (word === 'seal in' && /\b(?:bags?|pouch(?:es)?|vacuum)\b/.test(own)) return 'prep';
+	if (kind === 'prep' && isTimed && /\bskin[- ]side (?:down|up)\b/.test(lower)) return 'fry';
 	if (word === 'stand' || word === 'sit') return 'rest';
 	if (kind === 'heat') {
 		if (/^(?:bring|return)\b/.test(own)) return /\broom temperature\b/.test(own) ? 'rest' : 'heat';
@@ -163,7 +172,8 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 		return 'mix';
 	}
 	// In a pan that is on the heat one stirs on the heat.
-	const isInPan = going.last?.station === 'burner' && /\b(?:add|pour|tip|in the pan|to the pan)\b/.test(lower);
+	const isInPan =
+		going.last?.station === 'burner' && /\b(?:add|pour|tip|throw|chuck|in the pan|to the pan)\b/.test(lower);
 	if (kind === 'mix' && isTimed && isInPan) return cookKind(lower, going);
 	const isOverHeat = /\b(?:over|on)\s+(?:a\s+)?(?:very\s+)?(?:low|medium|high|gentle|moderate)[a-z -]*heat/.test(lower);
 	if (kind === 'mix' && !isTimed && isOverHeat) return 'heat';
@@ -174,10 +184,12 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 	)
 		return 'simmer';
 	if (kind === 'finish' && isTimed && isOverHeat) return 'simmer';
+	if (kind === 'finish' && isTimed && /^baste\b/.test(own) && going.last?.station === 'burner') return 'fry';
 	if (kind === 'finish' && verbs.length === 1 && /^baste\b/.test(own)) return undefined;
 	if (kind === 'finish' && /^taste\b/.test(own)) return 'finish';
 	if (kind === 'finish' && /^top\b/.test(own) && /\bup\b|\btail\b/.test(own)) return 'prep';
 	if (kind === 'plate') {
+		if (/^(?:spoon|ladle|pile|arrange) in\b/.test(own)) return 'prep';
 		if (/^(?:spoon|ladle|pile|arrange)\b/.test(own)) {
 			if (/\b(?:tray|tin|baking|sheet|dish|case|mould|ramekins?|pan|griddle|skillet|jars?|moulds)\b/.test(own))
 				return 'prep';

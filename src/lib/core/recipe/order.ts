@@ -65,6 +65,9 @@ export function orderOf(
 	const known = ingredients.map((i) => ({ words: namesOf(i), also: alsoCalled(i), section: i.section }));
 	// Words of the title that are no ingredient.
 	const dish = wordsOf(title).filter((w) => w.length > 4 && !plain.has(w) && !known.some((k) => k.words.includes(w)));
+	/** What stands in the list twice, for two parts, is another each time. */
+	const isTwice = (item: string) =>
+		new Set(known.filter((k) => k.words.at(-1) === item).map((k) => k.section)).size > 1;
 	const after: number[][] = [];
 	const strands: Strand[] = [];
 	let current: Strand | undefined;
@@ -92,7 +95,13 @@ export function orderOf(
 		// What is only told of the meantime is not what is worked on: “While the loaf bakes”.
 		const said = text.replace(/^\s*(?:meanwhile,?\s*)?(?:while|whilst)\b[^,]*,/i, ' ');
 		const words = new Set(wordsOf(withoutVerb(said, action)));
-		const called = known.filter(({ words: names, also }) => mentions(words, names) || also.some((w) => words.has(w)));
+		// What is called so, before what is only called after it: “the eggs” are no yolks.
+		const byLast = new Set(known.flatMap(({ words: names }) => (words.has(names.at(-1) ?? '') ? names.slice(-1) : [])));
+		const called = known.filter(({ words: names, also }) => {
+			if (words.has(names.at(-1) ?? '')) return true;
+			const via = [...names.slice(0, -1).filter((n) => n.length > 3 || byLast.has(n)), ...also];
+			return via.some((w) => words.has(w) && !byLast.has(w));
+		});
 		// “celery root” is no celery.
 		const mentioned = called.filter(
 			(k) =>
@@ -119,10 +128,13 @@ export function orderOf(
 		const made = [...said.matchAll(products)].map((m) => singular((m[1] ?? '').toLowerCase()));
 		const found = new Set<Strand>();
 		for (const item of items) {
+			if (isTwice(item)) continue;
 			const holder = strands.findLast((s) => s.items.has(item) && s.steps.length > 0);
 			if (holder) found.add(head(holder));
 		}
 		for (const name of [...made, ...wordsOf(said)]) {
+			// “in a large pan” is not the one that is hot.
+			if (pans.has(name) && isInOwnVessel(said)) continue;
 			const holder =
 				open().findLast((s) => s.names.has(name)) ?? strands.findLast((s) => s.names.has(name) && s.steps.length > 0);
 			if (holder && !isTarget(said, name)) found.add(head(holder));
@@ -173,6 +185,14 @@ export function orderOf(
 			const oven = baked ? open().findLast((s) => s.steps.some((k) => actions[k]?.station === 'oven')) : undefined;
 			if (oven) found.add(oven);
 		}
+		if (/\b(?:in|into) the (?:pastry |tart |baked |pie )?(?:case|shell|crust)\b/i.test(said)) {
+			const shell = open().findLast(
+				(s) =>
+					s.steps.some((k) => actions[k]?.station === 'oven') &&
+					(s.isTool || s.names.has('tin') || s.names.has('pastry') || s.names.has('dough'))
+			);
+			if (shell) found.add(shell);
+		}
 		// What goes on meanwhile is not what is being waited for.
 		if (isMeanwhile && current) found.delete(head(current));
 		const isOther = otherVessel.test(said);
@@ -187,6 +207,9 @@ export function orderOf(
 			/\b(?:add(?:ing)?|return|tip in|stir in|pour in|throw in)\b/i.test(said);
 		const isIn =
 			isAdded ||
+			/^(?:then\s+)?(?:lower|reduce|turn\s+(?:down|up)|increase|raise|drop)\s+(?:the\s+)?heat\b/i.test(
+				text.slice(action.lead.length).trim()
+			) ||
 			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub|sift|sieve|grate|crumble|scatter|pour)\s+(?:in|through|into)\b|^add\b|\b(?:stir|whisk|beat|fold|mix|rub) in\b|^(?:slide|lower|drop|tip|crack|slip|lay|throw|nestle) in\b|^(?:take|remove)\b[^,]*\b(?:off|from) the heat\b/i.test(
 				text.slice(action.lead.length).trim()
 			);
@@ -249,12 +272,15 @@ export function orderOf(
 				!isSomething &&
 				!isOwnVessel;
 			// What is strewn, brushed, laid over something is over what is in hand.
-			const isStrewn =
-				strewing.has(action.verb.split(' ')[0] ?? '') ||
-				/\b(?:grate|crumble|tear|squeeze|pour|snip|grind|scatter|spoon)\b[^,.;]{0,30}\bover\b(?=\s*(?:$|[.,;]|and\b))/i.test(
+			const isOverIt =
+				/\b(?:grate|crumble|tear|squeeze|pour|snip|grind|scatter|spoon|ladle)\b[^,.;]{0,30}\bover\b(?=\s*(?:$|[.,;]|and\b|the top\b))/i.test(
 					said
-				) ||
-				/^(?:fill|stuff|top|finish|sandwich|spread|cover)\s+with\b/i.test(text.slice(action.lead.length).trim());
+				);
+			const isStrewn =
+				toolsIn(action).length === 0 &&
+				(strewing.has(action.verb.split(' ')[0] ?? '') ||
+					isOverIt ||
+					/^(?:fill|stuff|top|finish|sandwich|spread|cover)\s+with\b/i.test(text.slice(action.lead.length).trim()));
 			if (isAside && fresh && !isPronoun && !isIn && !isBareWork && !isStrewn && isFirstOfSentence) return begin();
 			const isOver = /\b(?:over|onto|on top|into)\b/i.test(said);
 			const isNewPrep =
@@ -275,11 +301,11 @@ export function orderOf(
 						? undefined
 						: [...found].find((s) => wordsOf(to).some((w) => s.names.has(w) || s.items.has(w)));
 				if (goal && goal !== here && !found.has(here)) return goal;
-				if (found.has(here) || isIn || isPronoun || [...found].every((s) => s.isTool)) return here;
+				if (found.has(here) || isIn || isPronoun || isOverIt || [...found].every((s) => s.isTool)) return here;
 				return isOwnVessel && items.length > 1 ? begin() : mainOf(found, items);
 			}
 			if (action.kind === 'heat' && (isOwnVessel || isPan(text))) return begin();
-			if (isIn || isPronoun || (isStrewn && !isOwnVessel && toolsIn(action).length === 0)) return here;
+			if (isIn || isPronoun || (isStrewn && !isOwnVessel)) return here;
 			if (!isSomething) {
 				// Of nothing in particular: a tin is greased, a pan of water put on, or it goes on.
 				return toolsIn(action).length > 0 || boilingWater.test(said) ? begin() : here;
@@ -382,8 +408,8 @@ const isPan = (text: string) =>
 	/\b(?:heat|preheat|warm)\s+(?:up\s+)?(?:a|an|the|your)\s+(?:[a-z-]+\s+){0,3}(?:pan|griddle|skillet|wok|casserole)\b/i.test(
 		text
 	);
-const pansIn = (text: string): readonly string[] =>
-	text.toLowerCase().match(/\b(?:pan|griddle|skillet|wok|casserole|steamer)\b/g) ?? [];
+const pans = new Set(['pan', 'griddle', 'skillet', 'wok', 'casserole', 'steamer']);
+const pansIn = (text: string): readonly string[] => wordsOf(text).filter((w) => pans.has(w));
 
 /** “chop” is not a chop. */
 const withoutVerb = (text: string, { verb, lead }: Action): string => {
@@ -393,8 +419,10 @@ const withoutVerb = (text: string, { verb, lead }: Action): string => {
 
 /** A tin that was made ready is named by what it is. */
 function toolsIn({ kind, text }: Action): readonly string[] {
-	if (kind !== 'prep' || !/\b(?:grease|line|butter|oil|flour|base-line)\b/i.test(text)) return [];
-	return (text.toLowerCase().match(/\b(?:tin|tray|pan|dish|sheet|mould|ramekin|case|jar|basin)s?\b/g) ?? []).map(
+	if ((kind !== 'prep' && kind !== 'finish') || !/\b(?:grease|line|butter|oil|flour|base-line)\b/i.test(text))
+		return [];
+	if (kind === 'finish' && !/\b(?:a|an|each|your) [^,.;]*\b(?:tin|tray|mould|sheet|ramekins?)\b/i.test(text)) return [];
+	return (text.toLowerCase().match(/\b(?:hole|tin|tray|pan|dish|sheet|mould|ramekin|case|jar|basin)s?\b/g) ?? []).map(
 		singular
 	);
 }

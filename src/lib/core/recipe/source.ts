@@ -34,7 +34,22 @@ export function readSource(text: string): Source | string {
 	if (plain.length > longest)
 		return `This is too long for a recipe: ${plain.length} characters of ${longest} at the most.`;
 	if (/<(?:html|body|script|div|li|h1|p|!doctype)[\s>]/i.test(plain)) return fromHtml(plain);
-	return fromBlocks(blocksOfText(plain)) ?? noRecipe;
+	const { said, rest } = frontMatterOf(plain);
+	const found = fromBlocks(blocksOfText(rest));
+	if (!found) return noRecipe;
+	const title = said.get('title') ?? said.get('name') ?? found.title;
+	const serves = servesOf(said.get('serves') ?? said.get('servings') ?? said.get('yield') ?? '', true) ?? found.serves;
+	return { ...found, title, serves };
+}
+
+/** What Markdown says of itself between two rules at its beginning, by name, and what comes after that. */
+function frontMatterOf(text: string): { readonly said: ReadonlyMap<string, string>; readonly rest: string } {
+	const m = /^\s*---\s*\n([\s\S]{0,2000}?)\n---\s*\n/.exec(text);
+	const lines = (m?.[1] ?? '').split('\n').map((l) => /^([a-z_]+)\s*:\s*(.*)$/i.exec(l.trim()));
+	if (!m || !lines.some((l) => l)) return { said: new Map(), rest: text };
+	const unquoted = (x: string) => x.trim().replace(/^(["'])(.*)\1$/, '$2');
+	const said = new Map(lines.flatMap((l) => (l ? [[(l[1] ?? '').toLowerCase(), unquoted(l[2] ?? '')] as const] : [])));
+	return { said, rest: text.slice(m[0].length) };
 }
 
 const noRecipe = 'No recipe was found: no step that says what to do with food.';
@@ -145,7 +160,7 @@ export function servesOf(text: string, isYield = false): Source['serves'] {
 			String.raw`\b(?:serves?|serving|servings|portions?|yields?|makes?|feeds?|enough for|dinner for|supper for|(?:cuts|slices) into)\b\s*:?\s*(?:about|approx\.?|around|approximately|up to|between)?\s*${n}`,
 			'i'
 		),
-		new RegExp(String.raw`${n}\s*(?:-|–)?\s*(?:servings?|portions?|people|persons|guests|covers)\b`, 'i'),
+		new RegExp(String.raw`${n}\s*(?:-|–)?\s*(?:servings?|portions?|people|persons|pers\.?|guests|covers)\b`, 'i'),
 		new RegExp(String.raw`\bfor\s+${n}(?=\s*(?:$|[.;,)]|people|persons|hungry|as\b))`, 'i')
 	];
 	for (const pattern of patterns) {
@@ -328,7 +343,7 @@ function blocksOfText(text: string): readonly Block[] {
 		const plain = line
 			// “1. **Brown the beef.** In a large pan …”: a head.
 			.replace(
-				/^(\s*(?:\d+[.)]\s+|[-*]\s+)?)\*\*([A-Z][A-Za-z' -]{3,50}\.)\*\*(?=\s+\S)/,
+				/^(\s*(?:\d+[.)]\s+|[-*]\s+)?)\*\*([A-Z][A-Za-z'&, -]{3,50}\.)\*\*(?=\s+\S)/,
 				(_, before: string, head: string) => before + head.toUpperCase()
 			)
 			.replace(/\*\*|__|`/g, '')
@@ -361,7 +376,7 @@ function blocksOfText(text: string): readonly Block[] {
 				rank: 0
 			});
 			isOpen = true;
-		} else if (/^\s*(?:[-*•·▢□☐◦‣–—+]|\[\s?[xX]?\s?\])\s+/.test(plain)) {
+		} else if (/^\s*(?:[-*•·▢□☐◦‣–—+→➤►▸●○»✦✓]|\[\s?[xX]?\s?\])\s+/.test(plain)) {
 			blocks.push({ kind: 'item', text: plainLine(plain), rank: 0 });
 			isOpen = true;
 		} else {
@@ -473,11 +488,10 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 			continue;
 		}
 		const { text } = block;
-		if (mode === 'notes') continue;
+		if (mode === 'notes' || isTiming(text)) continue;
 		// A word by itself over the next lines of the list: “Dumplings”.
 		const isOver =
 			block.gap === true &&
-			ingredients.length > 1 &&
 			mode !== 'method' &&
 			/^[A-Z][a-zà-ÿ]+(?: [a-zà-ÿ]+){0,2}$/.test(text) &&
 			[1, 2].every((n) => looksLikeIngredient(all[k + n]?.text ?? '') >= 3);
@@ -494,7 +508,7 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 		const said = servesOf(text);
 		const isServes =
 			/^\W*(?:serves?|makes?|yields?|feeds?|servings?|portions?|for|(?:cuts|slices) into)\b/i.test(text) ||
-			new RegExp(`^\\W*${rangePattern}\\s*(?:servings?|portions?|people|persons|guests)\\b`, 'i').test(text);
+			new RegExp(`^\\W*${rangePattern}\\s*(?:servings?|portions?|people|persons|guests|covers)\\b`, 'i').test(text);
 		if (
 			said !== null &&
 			text.length < 90 &&
@@ -561,13 +575,21 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 	return { title, serves, ingredients, instructions };
 }
 
+/** “Prep: 20 mins”, “Total time: 1 hour 20 min”: of the whole, not a step. */
+const isTiming = (text: string) =>
+	text.length < 60 &&
+	/^\W*(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|active|inactive|hands[- ]on|chill(?:ing)?|rest(?:ing)?|marinat(?:e|ing)|soak(?:ing)?|ready in)(?:\s+time)?\s*[:–—-]?\s*(?:about\s+)?\d[\d½¼¾\s–-]*(?:minutes?|mins?|m|hours?|hrs?|h)\b[^a-z]*(?:\d+\s*(?:minutes?|mins?|m)\b)?\W*$/i.test(
+		text
+	);
+
 /** “For the soup: 500 g beans, 2 bay leaves, …” or “You need: …”, all in one line. */
 function inlineList(text: string): { readonly section: string | null; readonly parts: readonly string[] } | undefined {
 	const m =
 		/(?:^|[.!?]\s+)((?:for|to make) the [a-z -]{2,30}|(?:you(?:'|’)?(?:ll)?|you will) need|ingredients|(?:to|for) (?:serve|garnish|finish|serving)|[A-Z][a-z]+(?: [a-z]+)?)\s*[:–—]\s*(.+)$/i.exec(
 			text
 		);
-	const body = m?.[2]?.replace(/\.\s*$/, '');
+	const prose = /^(?:you(?:'|’)?(?:ll)?|you will) (?:need|want)\s+(.+)$/i.exec(text)?.[1];
+	const body = (prose ?? m?.[2])?.replace(/\.\s*$/, '');
 	if (body === undefined || /[.!?]\s+[A-Z]/.test(body)) return undefined;
 	const listed = body
 		.split(

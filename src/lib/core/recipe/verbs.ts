@@ -36,10 +36,10 @@ const strict = new Set(
 
 const rows: Readonly<Record<Verb['kind'], string>> = {
 	prep: 'chop split slice dice mince peel grate cut* trim* crush halve quarter* zest* juice* squeeze shred* core* deseed seed* stone* pit* score* pound flatten bash roll shape* form* wash rinse scrub pat-dry pat* dry* grease line* flour* butter* oil* coat* dredge dip* bread* stuff fill spread* layer* brush* rub* skewer* thread tie wrap pierce prick cube* julienne devein debone butterfly shell* pick* tear snip shave* break* crack separate* measure* weigh knead press* divide portion* cut-out punch roll-out stretch fold-over crimp seal seed* fillet* salt* season-generously sift sieve* sprinkle-over pipe* truss spatchcock hull top-and-tail string* massage scoop* hollow carve* pack* mark* prepare shuck snap* crumble* scrape tenderise tenderize bruise*',
-	mix: 'in-go in-goes mix* stir whisk* beat combine fold* toss blend* blitz whizz puree* purée mash* cream* whip process dissolve emulsify stir-together pulse liquidise liquidize work* incorporate loosen thin* moisten swirl* jumble muddle add* mix-together tip-in',
+	mix: 'in-go in-goes throw throw-in chuck-in mix* stir whisk* beat combine fold* toss blend* blitz whizz puree* purée mash* cream* whip process dissolve emulsify stir-together pulse liquidise liquidize work* incorporate loosen thin* moisten swirl* jumble muddle add* mix-together tip-in',
 	heat: 'heat* warm* preheat pre-heat melt bring scald reheat temper* light* toast-spices come',
 	sear: 'sear* brown* colour* color* seal-in char* blacken blister',
-	fry: 'fry* saute sauté sweat* soften caramelise caramelize stir-fry deep-fry pan-fry shallow-fry crisp* wilt fry-off render cook-off crisp-up',
+	fry: 'scramble fry* saute sauté sweat* soften caramelise caramelize stir-fry deep-fry pan-fry shallow-fry crisp* wilt fry-off render cook-off crisp-up',
 	simmer: 'simmer* poach* braise* stew* reduce* bubble* deglaze infuse* steep* confit* thicken sous-vide',
 	boil: 'boil* parboil par-boil blanch* cook-in-water hard-boil soft-boil',
 	bake: 'bake* blind-bake',
@@ -119,6 +119,8 @@ function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 	let before = lower.slice(0, at).trimEnd();
 	for (let k = 0; k < 4 && adverb.test(before); k++) before = before.replace(adverb, '').trimEnd();
 	const after = lower.slice(end).trimStart();
+	// “A squeeze of lemon”; “core 45 °C”.
+	if (/^of\b/.test(after) || (/^core\b/.test(lower.slice(at, end)) && /^:?\s*\d/.test(after))) return false;
 	const isHow =
 		/^,\s*(?:covered|uncovered|without|reserving|keeping|saving|discarding|stirring|turning|basting|whisking|shaking|tossing|undisturbed)\b/.test(
 			after
@@ -131,7 +133,7 @@ function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 	const isWithin = /\b(?:until|till|once|when|while|if|so|as|because|before|after|which|that|who)\b/.test(clause);
 	// “In a saucepan warm the milk” has no comma.
 	const isLed =
-		/^(?:in|into|using|with|on|over)\s+(?:a|an|the|another|your|that)\s+(?:[a-z-]+\s+){0,4}(?:bowl|pan|saucepan|pot|skillet|jug|dish|casserole|wok|processor|blender|mixer|heat|tray|tin|board)$/;
+		/^(?:in|into|using|with|on|over)\s+(?:(?:a|an|the|another|your|that)\s+)?(?:[a-z-]+\s+){0,4}(?:bowl|pan|saucepan|pot|skillet|jug|dish|casserole|wok|processor|blender|mixer|heat|tray|tin|board)$/;
 	if (isLed.test(before) || onAnotherDay.test(before)) return true;
 	if (before === '')
 		return verb.isFood === true
@@ -140,7 +142,7 @@ function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 						/^(?:together|in|for|with|until|generously|lightly)\b/.test(after) ||
 						/^[a-z]+ (?:the|a)\b/.test(after))
 			: after !== '' || verb.kind !== 'skip';
-	if (/\b(?:and|then|&)$/.test(before)) {
+	if (/(?:\b(?:and|then)|&|\+)$/.test(before)) {
 		const isThen = /\bthen$/.test(before);
 		const ofClause = isWithin && !isThen;
 		if (ofClause || verb.isNoun === true)
