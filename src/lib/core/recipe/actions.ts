@@ -1,7 +1,7 @@
 // Instructions cut into actions: of each what kind it is, where, how hot, how long, whose hands, and what it looks like when done.
 import { clausesOf, masked, sentencesOf, unmasked, type Clause } from './clauses';
 import { kindOf, ovenWord, stationOf, type Going } from './kinds';
-import { temperaturesIn } from './numbers';
+import { temperaturesIn, timesIn } from './numbers';
 import { estimate, handsOf, heatOf, signOf, timeOf } from './pace';
 import type { Line } from './source';
 import { imperativesIn, type Hands, type Kind, type Station } from './verbs';
@@ -68,6 +68,12 @@ export function actionsOf(lines: readonly Line[]): readonly Action[] {
 				else if (last && aside.test(clause.text)) actions[actions.length - 1] = { ...last, isAside: true };
 			}
 			if (actions.length > before) return;
+			const bare = bareOf(s);
+			const found = bare && actionOf(bare, going, { section: head, line, sentence });
+			if (found) {
+				actions.push(found);
+				return;
+			}
 			const made = /\b(?:make|prepare|start|begin) (?:with )?the ([a-z ]+?)(?=[.,:]|$)/i.exec(s)?.[1];
 			if (made !== undefined) said = `for the ${made},`;
 			if (newly.test(s)) said = `Meanwhile, ${said}`;
@@ -75,6 +81,26 @@ export function actionsOf(lines: readonly Line[]): readonly Action[] {
 	});
 	return actions;
 }
+
+/** What a place and a time by themselves tell to do. */
+const byPlace: readonly (readonly [RegExp, string])[] = [
+	[/\b(?:fridge|refrigerator)\b/i, 'chill'],
+	[/\boven\b/i, 'bake'],
+	[/\b(?:grill|broiler|barbecue)\b/i, 'grill'],
+	[/\bsteam(?:er)?\b/i, 'steam'],
+	[/\bsimmering\b/i, 'simmer'],
+	[/\b(?:pan|skillet|wok|griddle)\b/i, 'fry'],
+	[/\b(?:rest|stand)\b/i, 'rest']
+];
+
+/** “Then 5 min in a 200 °C oven.”: no verb, but a place and a time. */
+function bareOf(sentence: string): Clause | undefined {
+	if (timesIn(sentence).length === 0 || sentence.length > 160 || isKept.test(sentence)) return undefined;
+	const word = byPlace.find(([place]) => place.test(sentence))?.[1];
+	const [main] = word === undefined ? [] : imperativesIn(`${word} it`);
+	return main && { text: sentence, lead: '', verbs: [main], main, from: sentence };
+}
+const isKept = /\b(?:keeps?|stored?|up to|ahead|before|leftovers?|can|will|should|may|takes?)\b/i;
 
 /** “Puree: simmer the celery root …” heads what is said after it; “To serve: …” and “Note: …” do not. */
 function labelOf(sentence: string): string | undefined {
@@ -159,9 +185,7 @@ function actionOf(said: Clause, going: Going, at: Pick<Action, 'section' | 'line
 			? (oven?.celsius ?? null)
 			: station === 'water bath'
 				? (setting?.celsius ?? going.bath ?? null)
-				: going.isDeep &&
-					  (station === 'fryer' || (kind === 'fry' && station === 'burner')) &&
-					  (setting ?? going.oil) !== undefined
+				: going.isDeep && station === 'fryer' && (setting ?? going.oil) !== undefined
 					? (setting?.celsius ?? going.oil ?? null)
 					: kind === 'heat' && /\boil\b/.test(lower) && setting
 						? setting.celsius

@@ -437,6 +437,9 @@ function amountOf(text: string, brackets: readonly string[]): Measured {
 		const inner = amountOf(of[2] ?? '', brackets);
 		if (inner.amount) return { ...inner, after: `${inner.after}, ${of[1] ?? ''}` };
 	}
+	// “½ a 25 g pack of chives”.
+	const ofOne = new RegExp(`^([½¼¾⅓⅔]|1/2|1/4|3/4)\\s+an?\\s+(.+)$`).exec(text);
+	if (ofOne) return afterCount(rangeOf(ofOne[1] ?? ''), ofOne[2] ?? '', sizedBeside);
 	const twoTimes = new RegExp(String.raw`^(${rangePattern})\s*(?:x|×|\*)\s*(.+)$`, 'i').exec(text);
 	if (twoTimes) {
 		const count = rangeOf(twoTimes[1] ?? '');
@@ -449,7 +452,7 @@ function amountOf(text: string, brackets: readonly string[]): Measured {
 		return { amount: count, unit: unit ?? 'piece', sized: each === undefined ? undefined : each * middle, after };
 	}
 	const start =
-		/^(?:about|approximately|approx\.?|around|roughly|some|circa|ca\.?|~|up to|at least|another|a further|scant|generous|heaped|heaping)\s+/i.exec(
+		/^(?:plus|and|about|approximately|approx\.?|around|roughly|some|circa|ca\.?|~|up to|at least|another|a further|scant|generous|heaped|heaping)\s+/i.exec(
 			text
 		);
 	const body =

@@ -20,7 +20,7 @@ export interface Going {
 export const ovenWord = /\b(?:oven|rack|shelf)\b/i;
 
 const inOven =
-	/\b(?:in|into|to)\s+(?:the|a|your)\s+(?:hot|preheated|warm|low|middle of the)?\s*oven\b|\bin\s+the\s+(?:middle|top|bottom|centre)\s+of\s+the\s+oven\b/;
+	/\b(?:in|into|to)\s+(?:the|a|your)\s+(?:hot|preheated|warm|low|middle of the|\d{2,3}\s*(?:°|º|degrees?|-degree)?\s*[cf]?)?\s*oven\b|\bin\s+the\s+(?:middle|top|bottom|centre)\s+of\s+the\s+oven\b/;
 const underGrill =
 	/\b(?:under|on|onto)\s+(?:the|a|your)\s+(?:hot\s+|preheated\s+|very hot\s+)?(?:grill|broiler|barbecue|bbq|coals)\b(?!\s+pan)/;
 const cold = /\b(?:fridge|refrigerator|freezer|refrigerate)\b/;
@@ -42,7 +42,7 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 			if (/^(?:cover|remove|take)\b/.test(own) && isTimed && !/\b(?:before|earlier|ahead)\b/.test(own)) {
 				if (cold.test(own)) return /\bout of|from\b/.test(own) ? 'rest' : 'chill';
 				if (/\boff the heat|from the heat|aside|stand|rest\b/.test(own)) return 'rest';
-				return going.last?.kind;
+				return /\boven\b/.test(own) ? 'bake' : going.last?.kind;
 			}
 			if (/^(?:use|start|begin)\b/.test(own)) return undefined;
 			return undefined;

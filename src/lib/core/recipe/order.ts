@@ -93,11 +93,15 @@ export function orderOf(
 	actions.forEach((action, i) => {
 		const text = action.text;
 		// What is only told of the meantime is not what is worked on: “While the loaf bakes”.
-		const said = text.replace(/^\s*(?:meanwhile,?\s*)?(?:while|whilst)\b[^,]*,/i, ' ');
+		const said = text
+			.replace(/^\s*(?:meanwhile,?\s*)?(?:while|whilst)\b[^,]*,/i, ' ')
+			.replace(/\b(?:duck|goose|beef|bacon|chicken|pork) (?:fat|dripping|lard)\b/gi, 'fat');
 		const words = new Set(wordsOf(withoutVerb(said, action)));
 		// What is called so, before what is only called after it: “the eggs” are no yolks.
 		const byLast = new Set(known.flatMap(({ words: names }) => (words.has(names.at(-1) ?? '') ? names.slice(-1) : [])));
 		const called = known.filter(({ words: names, also }) => {
+			// What things are cooked in joins nothing.
+			if (/^(?:fat|dripping|lard|ghee)$/.test(names.at(-1) ?? '')) return false;
 			if (words.has(names.at(-1) ?? '')) return true;
 			const via = [...names.slice(0, -1).filter((n) => n.length > 3 || byLast.has(n)), ...also];
 			return via.some((w) => words.has(w) && !byLast.has(w));
@@ -125,7 +129,10 @@ export function orderOf(
 		if (half !== undefined && known.some(({ words: names, also }) => names.includes('egg') || also.includes('egg')))
 			items.splice(Math.max(0, egg), egg < 0 ? 0 : 1, half);
 		// Strands in which something of this lies, or that are called so.
-		const made = [...said.matchAll(products)].map((m) => singular((m[1] ?? '').toLowerCase()));
+		const made = [
+			...said.matchAll(products),
+			...said.matchAll(/\bthe (dry|wet)s?\b(?!\s+(?:pan|skillet|frying))/gi)
+		].map((m) => singular((m[1] ?? '').toLowerCase()));
 		const found = new Set<Strand>();
 		for (const item of items) {
 			if (isTwice(item)) continue;
@@ -271,17 +278,21 @@ export function orderOf(
 				['simmer', 'boil', 'bake', 'roast', 'fry', 'sear', 'steam'].includes(action.kind) &&
 				!isSomething &&
 				!isOwnVessel;
+			// “Rinse, dry.”: what is in hand.
+			const isTerse = items.length === 0 && wordsOf(said).length <= 3;
 			// What is strewn, brushed, laid over something is over what is in hand.
 			const isOverIt =
+				/\b(?:spoon|spread|lay|arrange|pile|scatter|place|put)\b[^,.;]{0,30}\bon top\b/i.test(said) ||
 				/\b(?:grate|crumble|tear|squeeze|pour|snip|grind|scatter|spoon|ladle)\b[^,.;]{0,30}\bover\b(?=\s*(?:$|[.,;]|and\b|the top\b))/i.test(
 					said
 				);
 			const isStrewn =
 				toolsIn(action).length === 0 &&
-				(strewing.has(action.verb.split(' ')[0] ?? '') ||
+				((strewing.has(action.verb.split(' ')[0] ?? '') && !(action.verb === 'season' && fresh && isSomething)) ||
 					isOverIt ||
 					/^(?:fill|stuff|top|finish|sandwich|spread|cover)\s+with\b/i.test(text.slice(action.lead.length).trim()));
-			if (isAside && fresh && !isPronoun && !isIn && !isBareWork && !isStrewn && isFirstOfSentence) return begin();
+			if (isAside && fresh && !isPronoun && !isIn && !isBareWork && !isStrewn && !isTerse && isFirstOfSentence)
+				return begin();
 			const isOver = /\b(?:over|onto|on top|into)\b/i.test(said);
 			const isNewPrep =
 				action.kind === 'prep' &&
@@ -304,11 +315,13 @@ export function orderOf(
 				if (found.has(here) || isIn || isPronoun || isOverIt || [...found].every((s) => s.isTool)) return here;
 				return isOwnVessel && items.length > 1 ? begin() : mainOf(found, items);
 			}
-			if (action.kind === 'heat' && (isOwnVessel || isPan(text))) return begin();
+			const isOil = action.celsius !== null && /\boil\b/i.test(said);
+			if (action.kind === 'heat' && (isOwnVessel || isPan(text) || isOil)) return begin();
 			if (isIn || isPronoun || (isStrewn && !isOwnVessel)) return here;
 			if (!isSomething) {
 				// Of nothing in particular: a tin is greased, a pan of water put on, or it goes on.
-				return toolsIn(action).length > 0 || boilingWater.test(said) ? begin() : here;
+				const isOther = here.isTool && isOwnVessel && action.kind === 'mix';
+				return isOther || toolsIn(action).length > 0 || boilingWater.test(said) ? begin() : here;
 			}
 			if (isOwnVessel || isPrep) return begin();
 			const isElsewhere = action.station !== 'board' && action.station !== 'none';
@@ -333,6 +346,8 @@ export function orderOf(
 			for (const w of wordsOf(isForNamed[1]))
 				if (!plain.has(w) && !['minute', 'hour', 'side', 'serving'].includes(w)) strand.names.add(w);
 		for (const name of bornIn(text)) strand.names.add(name);
+		const kept = /\b(dry|wet) ingredients\b/i.exec(said)?.[1];
+		if (kept !== undefined) strand.names.add(kept.toLowerCase());
 		if (action.kind === 'heat') for (const name of pansIn(text)) strand.names.add(name);
 		const tools = toolsIn(action);
 		strand.isTool = tools.length > 0 && (strand.isTool || strand.steps.length === 1);
@@ -390,11 +405,14 @@ const isTarget = (text: string, name: string) =>
 
 /** What a step says that it makes: “until you have a smooth batter”, “to a paste”. */
 function bornIn(text: string): readonly string[] {
+	const made =
+		/\b(?:to|into|make|makes|have|form|forms|get) (?:a|an) (?:[a-zà-ÿ-]+,? ){0,3}?(paste|dough|batter|sauce|dressing|syrup|mixture|purée|puree|ball|custard|crumbs?|cream|glaze|caramel)\b/gi;
+	const cut =
+		/\b(?:cut|slice|chop|shape|roll|form)\b[^.;]*?\binto (?:[a-zà-ÿ0-9.-]+ ){0,4}?(chips|wedges|strips|batons|rounds|florets|patties|balls|meatballs|fritters|skewers|cubes|slices|discs|disks|parcels|pieces)\b/gi;
 	return [
-		...text.matchAll(
-			/\b(?:to|into|make|makes|have|form|forms|get) (?:a|an) (?:[a-zà-ÿ-]+,? ){0,3}?(paste|dough|batter|sauce|dressing|syrup|mixture|purée|puree|ball|custard|crumbs?|cream|glaze|caramel)\b/gi
-		)
-	].map((m) => (m[1] ?? '').toLowerCase());
+		...[...text.matchAll(made)].map((m) => (m[1] ?? '').toLowerCase()),
+		...[...text.matchAll(cut)].map((m) => singular((m[1] ?? '').toLowerCase()))
+	];
 }
 
 /** What the whole is called. */

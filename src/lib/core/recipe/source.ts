@@ -391,7 +391,10 @@ function blocksOfText(text: string): readonly Block[] {
 					!/[.!?:]$/.test(last.text) &&
 					looksLikeIngredient(plain) < 3 &&
 					last.text.length > (looksLikeIngredient(last.text) < 3 || isUnfinished(last.text) ? 45 : 62)) ||
-					(last.text.length > 60 && /[a-z,;]$/.test(last.text) && looksLikeIngredient(last.text) < 1) ||
+					(last.text.length > 60 &&
+						!/^\s*(?:plus\s+|and\s+)?[\d½¼¾⅓⅔]/i.test(plain) &&
+						/[a-z,;]$/.test(last.text) &&
+						looksLikeIngredient(last.text) < 1) ||
 					(/^\s{2,}\S/.test(line) && last.kind !== 'text'));
 			if (goesOn) blocks[blocks.length - 1] = { ...last, text: `${last.text} ${plain.trim()}` };
 			else blocks.push({ kind: 'text', text: plain.trim(), rank: 0, gap });
@@ -621,6 +624,9 @@ function split(text: string, section: string | null): readonly Line[] {
 	if (many.length > 2 && many.every((t) => t.length < 80)) return many.map((t) => ({ text: t, section }));
 	const amounts = text.split(/,\s+(?=(?:\d|[½¼¾⅓⅔]|an?\s))|\s+and\s+(?=(?:\d|[½¼¾⅓⅔])\S*\s+[a-z])/);
 	if (
+		!amounts.some((t) =>
+			/^[\d½¼¾.,\s-]+\s*(?:g|kg|oz|lb|cm|mm|inch(?:es)?|in)\b\.?\s*(?:each|thick|long|wide|across)?$/i.test(t)
+		) &&
 		(amounts.length > 2 || (amounts.length === 2 && /\band \d/.test(text))) &&
 		amounts.every((t) => looksLikeIngredient(t) > 0)
 	)
