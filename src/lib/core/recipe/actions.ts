@@ -121,7 +121,7 @@ const aside =
 	/\b(?:set (?:it |them |this |these |the [a-z ]+ )?(?:aside|to one side)|put (?:it |them |the [a-z ]+ )?(?:aside|to one side)|keep (?:it |them |the [a-z ]+ )?warm|remove (?:it |them |the [a-z ]+ )?(?:from the (?:pan|skillet|pot|wok|casserole)|to a|and set)|transfer (?:it |them |the [a-z ]+ )?to a (?:plate|bowl|dish|board)|(?:onto|to|on) a (?:warm |large |clean )?plate|lift out|scoop out|tip (?:it |them )?(?:out|onto a plate|into a bowl))\b/i;
 
 const skips =
-	/^(?:(?:pre-?)?heat(?:ing)?\s+(?:up\s+)?(?:the|your|an?)?\s*(?:fan\s+|conventional\s+|electric\s+|gas\s+)?oven\b|turn\s+(?:on|up|down)\s+(?:the|your)?\s*oven|set\s+(?:the|your)?\s*oven|(?:pre-?)?heat\s+(?:the|your)?\s*(?:grill|broiler|barbecue|bbq|air fryer)\b(?!\s+pan))/i;
+	/^(?:(?:adjust|position|place|set|arrange)\b[^.]*\bracks?\b[^.]*\b(?:oven|position|middle|cent(?:er|re)|third)\b|(?:pre-?)?heat(?:ing)?\s+(?:up\s+)?(?:the|your|an?)?\s*(?:fan\s+|conventional\s+|electric\s+|gas\s+)?oven\b|turn\s+(?:on|up|down)\s+(?:the|your)?\s*oven|set\s+(?:the|your)?\s*oven|(?:pre-?)?heat\s+(?:the|your|an?)?\s*(?:(?:charcoal|gas)\s+)?(?:grill|broiler|barbecue|bbq|air fryer)\b(?!\s+pan))/i;
 
 const keeping = /\s*\([^()]*\b(?:keeps?|stored?|will last|can be (?:made|frozen|kept))\b[^()]*\)/gi;
 const withoutKeeping = (clause: Clause): Clause => ({

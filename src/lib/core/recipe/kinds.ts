@@ -37,7 +37,8 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 			if (/^keep\b[^.]*\b(?:warm|hot)\b/.test(own)) return undefined;
 			if (/\b(?:rest|stand|cool)\b/.test(own) && isTimed) return 'rest';
 			if (/^make\b/.test(own) && isTimed) return 'mix';
-			if (/^(?:turn|flip|give)\b/.test(own) && isTimed && going.last) return going.last.kind;
+			if (/^(?:turn|flip|give)\b/.test(own) && isTimed && going.last)
+				return going.last.kind === 'heat' ? 'fry' : going.last.kind;
 			if (/^shake\b/.test(own) && /\bdressing|jar|together\b/.test(own)) return 'mix';
 			if (/^(?:cover|remove|take)\b/.test(own) && isTimed && !/\b(?:before|earlier|ahead)\b/.test(own)) {
 				if (cold.test(own)) return /\bout of|from\b/.test(own) ? 'rest' : 'chill';
@@ -142,11 +143,13 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 			break;
 	}
 	// Words that mean different things in different company.
+	if (word === 'loosen' && /\bskin\b/.test(own)) return 'prep';
 	if (word === 'seal in' && /\b(?:bags?|pouch(?:es)?|vacuum)\b/.test(own)) return 'prep';
 	if (kind === 'prep' && isTimed && /\bskin[- ]side (?:down|up)\b/.test(lower)) return 'fry';
 	if (word === 'stand' || word === 'sit') return 'rest';
 	if (kind === 'heat') {
 		if (/^(?:bring|return)\b/.test(own)) return /\broom temperature\b/.test(own) ? 'rest' : 'heat';
+		if (underGrill.test(lower) && isTimed) return 'grill';
 		if (/^come\b/.test(own)) return undefined;
 		if (/^light\b/.test(own)) return undefined;
 		return 'heat';
@@ -174,7 +177,11 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 	// In a pan that is on the heat one stirs on the heat.
 	const isInPan =
 		going.last?.station === 'burner' && /\b(?:add|pour|tip|throw|chuck|in the pan|to the pan)\b/.test(lower);
-	if (kind === 'mix' && isTimed && isInPan) return cookKind(lower, going);
+	const isTossed =
+		(word === 'toss' || word === 'stir') &&
+		(going.last?.kind === 'fry' || going.last?.kind === 'sear' || going.last?.kind === 'heat');
+	if (kind === 'mix' && isTimed && (isInPan || (isTossed && going.last?.station === 'burner')))
+		return cookKind(lower, going);
 	const isOverHeat = /\b(?:over|on)\s+(?:a\s+)?(?:very\s+)?(?:low|medium|high|gentle|moderate)[a-z -]*heat/.test(lower);
 	if (kind === 'mix' && !isTimed && isOverHeat) return 'heat';
 	if (

@@ -135,7 +135,8 @@ export function orderOf(
 		].map((m) => singular((m[1] ?? '').toLowerCase()));
 		const found = new Set<Strand>();
 		for (const item of items) {
-			if (isTwice(item)) continue;
+			// A family is known by its name alone: mint is no parsley, though both are herbs.
+			if (isTwice(item) || !(words.has(item) || mentioned.some((k) => k.words.at(-1) === item))) continue;
 			const holder = strands.findLast((s) => s.items.has(item) && s.steps.length > 0);
 			if (holder) found.add(head(holder));
 		}
@@ -163,14 +164,17 @@ export function orderOf(
 			/\b(?:(?:into|to|with|onto|on|over|under|through) the (?:remaining |rest of the )?(?:[a-z]+ )?|of (?:the )?)(batter|dough|mixture|mix|filling|pastry|paste|crumbs|marinade|dressing|sauce|glaze|syrup|custard|stew|curry|soup|ragu|casserole|tagine|chilli)\b/i.exec(
 				said
 			)?.[1];
+		const isBatter =
+			/\b(?:batter|dough)\b(?! ball)/i.test(said) &&
+			!/\b(?:a|into|to|until|form|have)\s+(?:[a-z-]+,?\s+){0,3}(?:batter|dough)\b/i.test(said);
 		const inHand = current && head(current);
 		if (
-			target !== undefined &&
+			(target !== undefined || (isBatter && found.size === 0)) &&
 			[...found].every((s) => s === inHand || !isMixed(actions[s.steps.at(-1) ?? 0]) || s.names.has('white'))
 		) {
 			const here = [...found][0] ?? inHand;
 			const other = open().findLast(
-				(s) => s !== here && !s.isTool && (isDish.test(target) || isMixed(actions[s.steps.at(-1) ?? 0]))
+				(s) => s !== here && !s.isTool && (isDish.test(target ?? '') || isMixed(actions[s.steps.at(-1) ?? 0]))
 			);
 			if (other) found.add(other);
 			else if (found.size === 0 && inHand) found.add(inHand);
@@ -227,6 +231,7 @@ export function orderOf(
 			);
 		const isPronoun =
 			isBare ||
+			/\b(?:into|in) the (?:well|centre|center|middle)\b(?! of)/i.test(said) ||
 			pronoun.test(
 				said
 					.replace(/\b(?:until|till|so that|as|when|once|while)\b[^,;.]*/gi, ' ')
@@ -337,6 +342,11 @@ export function orderOf(
 				before.add(t);
 				join(s, strand);
 			}
+		}
+		// What has run out of a roast comes from it, while that rests.
+		if (/\b(?:pan|roasting|cooking|meat|resting) juices\b/i.test(said)) {
+			const roasted = actions.slice(0, i).findLastIndex((a) => a.station === 'oven');
+			if (roasted >= 0) before.add(roasted);
 		}
 		after.push([...before].sort((a, b) => a - b));
 		strand.steps.push(i);

@@ -312,7 +312,8 @@ function rowOf(cells: readonly string[]): string {
 	return (isBehind ? [amount, thing] : said).join(' ');
 }
 
-const number = /^\s*(?:step\s*\d+\s*[.:)–—-]?|\(?\d{1,2}[.)]|\d{1,2}\s*[–—-]\s|[①②③④⑤⑥⑦⑧⑨])\s+(?=\S)/i;
+const number =
+	/^\s*(?:step\s*\d+\s*[.:)–—-]?|\(?\d{1,2}[.)]|\d{1,2}\/(?=\s+[A-Z])|\d{1,2}\s*[–—-]\s|[①②③④⑤⑥⑦⑧⑨])\s+(?=\S)/i;
 const stepWord = /^\s*step\s*(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten)\s*[.:)–—-]*\s*/i;
 /** “1 Preheat the oven”: a number without a stop, before something to do. */
 const bareNumber = {
@@ -392,6 +393,7 @@ function blocksOfText(text: string): readonly Block[] {
 					looksLikeIngredient(plain) < 3 &&
 					last.text.length > (looksLikeIngredient(last.text) < 3 || isUnfinished(last.text) ? 45 : 62)) ||
 					(last.text.length > 60 &&
+						!(/^[A-Z][^:.]{2,40}:\s*[\d½¼¾]/.test(last.text) && /^\s*[A-Z]/.test(plain)) &&
 						!/^\s*(?:plus\s+|and\s+)?[\d½¼¾⅓⅔]/i.test(plain) &&
 						/[a-z,;]$/.test(last.text) &&
 						looksLikeIngredient(last.text) < 1) ||

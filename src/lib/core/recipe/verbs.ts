@@ -128,7 +128,7 @@ function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 	const hasObject =
 		isHow ||
 		(verb.isFood === true ? definite : object).test(after) ||
-		(verb.isFood === true && /^(?:with (?:a|the|some|half|plenty)|until|well|together)\b/.test(after));
+		(verb.isFood === true && /^(?:with (?:a|the|some|half|plenty)|until)\b/.test(after));
 	// “until”, “when” and the like open a clause that tells how it looks, up to its comma.
 	const clause = before.slice(
 		Math.max(before.lastIndexOf(','), before.lastIndexOf(';'), before.lastIndexOf(':'), before.lastIndexOf('.')) + 1
