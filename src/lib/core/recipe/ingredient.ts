@@ -241,8 +241,8 @@ export function readIngredient(source: string, section: string | null): readonly
 		.replace(spaces, ' ')
 		.trim();
 	const { amount, unit, sized: one, after } = amountOf(rest, brackets);
-	// “2 (15-ounce) cans” are two of that size; “6 thighs (900 g)” are so much in all.
-	const isEach = new RegExp(`^${numberPattern}\\s*[([]`).test(line) && vessels.has(unit ?? '');
+	// “2 (15-ounce) cans”, “2 (6 oz) fillets” are two of that size; “6 thighs (900 g)” are so much in all.
+	const isEach = new RegExp(`^${numberPattern}\\s*[([]`).test(line);
 	const beside = one !== undefined && isEach && amount ? (one * (amount[0] + amount[1])) / 2 : one;
 	const sized = beside ?? (unit === 'piece' ? sizeBehind(rest, amount) : undefined);
 	let { left, preparation } = nameOf(after);

@@ -54,6 +54,7 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 			if (inner === 'cook') return cookKind(lower, going);
 			if (inner === undefined && isTimed && inOven.test(own) && !/\b(?:off|cool|ajar|door|rest|warm|low)\b/.test(own))
 				return going.last?.kind === 'roast' ? 'roast' : 'bake';
+			if (inner === undefined && /\b(?:simmer|bubbl(?:e|ing))\b/.test(lower)) return isTimed ? 'simmer' : undefined;
 			if (inner === undefined) return isTimed ? 'rest' : undefined;
 			if (inner === 'heat' && !/\bmelt/.test(own)) return 'heat';
 			return inner;
@@ -148,6 +149,7 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 	if (kind === 'prep' && isTimed && /\bskin[- ]side (?:down|up)\b/.test(lower)) return 'fry';
 	if (word === 'stand' || word === 'sit') return 'rest';
 	if (kind === 'heat') {
+		if (/^bring\b[^,.]*\btogether\b/.test(own)) return 'mix';
 		if (/^(?:bring|return)\b/.test(own)) return /\broom temperature\b/.test(own) ? 'rest' : 'heat';
 		if (underGrill.test(lower) && isTimed) return 'grill';
 		if (/^come\b/.test(own)) return undefined;

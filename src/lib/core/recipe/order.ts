@@ -148,6 +148,14 @@ export function orderOf(
 			if (holder && !isTarget(said, name)) found.add(head(holder));
 		}
 		if (/\bhot (?:oil|butter|fat)\b/i.test(said) && lastPan && action.kind !== 'heat') found.add(head(lastPan));
+		// What was cooked in: “strain the broth”.
+		const liquid = /\bthe (?:cooking |hot |reserved )?(broth|stock|liquid|liquor|cooking water)\b/i.exec(said)?.[1];
+		if (liquid !== undefined && found.size === 0 && !known.some((k) => k.words.includes(liquid.toLowerCase()))) {
+			const pot = open().findLast((s) =>
+				s.steps.some((k) => actions[k]?.kind === 'simmer' || actions[k]?.kind === 'boil')
+			);
+			if (pot) found.add(pot);
+		}
 		if (action.kind === 'steam') for (const s of open()) if (s.names.has('steamer')) found.add(s);
 		// What is left over, or set by, of a thing was never in there.
 		for (const m of said.matchAll(
@@ -218,6 +226,7 @@ export function orderOf(
 			/\b(?:add(?:ing)?|return|tip in|stir in|pour in|throw in)\b/i.test(said);
 		const isIn =
 			isAdded ||
+			/^make (?:a|\d+) wells?\b/i.test(text.slice(action.lead.length).trim()) ||
 			/^(?:then\s+)?(?:lower|reduce|turn\s+(?:down|up)|increase|raise|drop)\s+(?:the\s+)?heat\b/i.test(
 				text.slice(action.lead.length).trim()
 			) ||
@@ -280,9 +289,10 @@ export function orderOf(
 			const here = head(current);
 			// “Simmer for 1 hour.”: of nothing but what was set aside.
 			const isBareWork =
-				['simmer', 'boil', 'bake', 'roast', 'fry', 'sear', 'steam'].includes(action.kind) &&
+				['simmer', 'boil', 'bake', 'roast', 'fry', 'sear', 'steam', 'prep', 'finish'].includes(action.kind) &&
 				!isSomething &&
-				!isOwnVessel;
+				!isOwnVessel &&
+				toolsIn(action).length === 0;
 			// “Rinse, dry.”: what is in hand.
 			const isTerse = items.length === 0 && wordsOf(said).length <= 3;
 			// What is strewn, brushed, laid over something is over what is in hand.
@@ -356,6 +366,8 @@ export function orderOf(
 			for (const w of wordsOf(isForNamed[1]))
 				if (!plain.has(w) && !['minute', 'hour', 'side', 'serving'].includes(w)) strand.names.add(w);
 		for (const name of bornIn(text)) strand.names.add(name);
+		for (const m of said.matchAll(/\b(?:into|between|among)\b[^,.;]*?\b(moulds?|molds?|ramekins?|jars?|glasses)\b/gi))
+			strand.names.add(singular((m[1] ?? '').toLowerCase()));
 		const kept = /\b(dry|wet) ingredients\b/i.exec(said)?.[1];
 		if (kept !== undefined) strand.names.add(kept.toLowerCase());
 		if (action.kind === 'heat') for (const name of pansIn(text)) strand.names.add(name);

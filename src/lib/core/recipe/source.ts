@@ -510,6 +510,12 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 			for (const part of inline.parts) ingredients.push({ text: part, section: inline.section });
 			continue;
 		}
+		// A whole list in a line: “1 tbsp oil; 1 onion, sliced; …”.
+		const row = mode === 'method' || (text.match(/;|\s\/\s/g) ?? []).length < 3 ? [] : split(text, section);
+		if (row.length > 3 && row.filter((l) => looksLikeIngredient(l.text) > 0).length >= 0.7 * row.length) {
+			ingredients.push(...row);
+			continue;
+		}
 		const said = servesOf(text);
 		const isServes =
 			/^\W*(?:serves?|makes?|yields?|feeds?|servings?|portions?|for|(?:cuts|slices) into)\b/i.test(text) ||

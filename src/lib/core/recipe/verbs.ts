@@ -35,14 +35,14 @@ const strict = new Set(
 );
 
 const rows: Readonly<Record<Verb['kind'], string>> = {
-	prep: 'chop split slice dice mince peel grate cut* trim* crush halve quarter* zest* juice* squeeze shred* core* deseed seed* stone* pit* score* pound flatten bash roll shape* form* wash rinse scrub pat-dry pat* dry* grease line* flour* butter* oil* coat* dredge dip* bread* stuff fill spread* layer* brush* rub* skewer* thread tie wrap pierce prick cube* julienne devein debone butterfly shell* pick* tear snip shave* break* crack separate* measure* weigh knead press* divide portion* cut-out punch roll-out stretch fold-over crimp seal seed* fillet* salt* season-generously sift sieve* sprinkle-over pipe* truss spatchcock hull top-and-tail string* massage scoop* hollow carve* pack* mark* prepare shuck snap* crumble* scrape tenderise tenderize bruise*',
+	prep: 'chop split slice dice mince peel grate cut* trim* crush halve quarter* zest* juice* squeeze shred* core* deseed seed* stone* pit* score* pound flatten bash roll shape* form* wash rinse scrub pat-dry pat* dry* grease line* flour* butter* oil* coat* dredge dip* bread* stuff fill spread* layer* brush* rub* skewer* thread tie wrap pierce prick cube* julienne devein debone butterfly shell* pick* tear snip shave* break* crack separate* measure* weigh knead press* divide portion* cut-out punch roll-out stretch fold-over crimp seal seed* fillet* salt* season-generously sift sieve* sprinkle-over pipe* truss spatchcock hull top-and-tail string* massage scoop* hollow carve* pack* mark* prepare shuck pull* knock-back snap* crumble* scrape tenderise tenderize bruise*',
 	mix: 'in-go in-goes throw throw-in chuck-in mix* stir whisk* beat combine fold* toss blend* blitz whizz puree* purée mash* cream* whip process dissolve emulsify stir-together pulse liquidise liquidize work* incorporate loosen thin* moisten swirl* jumble muddle add* mix-together tip-in',
 	heat: 'heat* warm* preheat pre-heat melt bring scald reheat temper* light* toast-spices come',
 	sear: 'sear* brown* colour* color* seal-in char* blacken blister',
 	fry: 'scramble fry* saute sauté sweat* soften caramelise caramelize stir-fry deep-fry pan-fry shallow-fry crisp* wilt fry-off render cook-off crisp-up',
 	simmer: 'simmer* poach* braise* stew* reduce* bubble* deglaze infuse* steep* confit* thicken sous-vide',
 	boil: 'boil* parboil par-boil blanch* cook-in-water hard-boil soft-boil',
-	bake: 'bake* blind-bake',
+	bake: 'bake* air-fry blind-bake',
 	roast: 'roast* slow-roast gratinate',
 	grill: 'grill* broil* barbecue* griddle* chargrill bbq* flame*',
 	steam: 'steam*',
