@@ -40,7 +40,8 @@ export function actionsOf(lines: readonly Line[]): readonly Action[] {
 		last: undefined,
 		isWet: false,
 		isDeep: false,
-		grillNext: false
+		grillNext: false,
+		isGriddle: false
 	};
 	let sentence = 0;
 	const actions: Action[] = [];
@@ -68,7 +69,9 @@ export function actionsOf(lines: readonly Line[]): readonly Action[] {
 				else if (last && aside.test(clause.text)) actions[actions.length - 1] = { ...last, isAside: true };
 			}
 			if (actions.length > before) return;
-			const bare = bareOf(s);
+			const [set] = /\boven\b/i.test(s) ? temperaturesIn(s) : [];
+			if (set && timesIn(s).length === 0) going.oven = { celsius: set.celsius, isFan: set.isFan };
+			const bare = bareOf(s, going);
 			const found = bare && actionOf(bare, going, { section: head, line, sentence });
 			if (found) {
 				actions.push(found);
@@ -94,9 +97,11 @@ const byPlace: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** “Then 5 min in a 200 °C oven.”: no verb, but a place and a time. */
-function bareOf(sentence: string): Clause | undefined {
+function bareOf(sentence: string, going: Going): Clause | undefined {
 	if (timesIn(sentence).length === 0 || sentence.length > 160 || isKept.test(sentence)) return undefined;
-	const word = byPlace.find(([place]) => place.test(sentence))?.[1];
+	// “Onions and garlic go in, 5 minutes.”
+	const isIn = /\bgo(?:es)? in\b|\bin[,:;]/i.test(sentence) && going.last?.station === 'burner';
+	const word = byPlace.find(([place]) => place.test(sentence))?.[1] ?? (isIn ? 'fry' : undefined);
 	const [main] = word === undefined ? [] : imperativesIn(`${word} it`);
 	return main && { text: sentence, lead: '', verbs: [main], main, from: sentence };
 }
@@ -157,6 +162,7 @@ function actionOf(said: Clause, going: Going, at: Pick<Action, 'section' | 'line
 		going.isDeep = true;
 	}
 	if (main.verb.kind === 'skip' && setting && /\boil\b/.test(lower)) going.oil = setting.celsius;
+	if (/\b(?:griddle|grill|ridged) pan\b/.test(lower)) going.isGriddle = true;
 	const isBath = /\b(?:water bath|sous[- ]vide|immersion circulator)\b/.test(lower);
 	if (isBath && setting) going.bath = setting.celsius;
 	if (isBath && /^(?:set|heat|preheat|bring|fill|prepare)\b/.test(own)) return undefined;

@@ -539,6 +539,15 @@ function afterCount(amount: Range, text: string, sizedBeside: number | undefined
 		if (next.unit !== undefined && gramsOf[next.unit] === undefined && millilitres[next.unit] === undefined)
 			return { amount, unit: next.unit, sized: (sizeIn(text.replace(/^-?\s*/, '')) ?? 0) * middle, after: next.after };
 	}
+	// “One 4-lb chuck roast”.
+	const big = /^(\d+(?:\.\d+)?)\s*-\s*(lbs?|pounds?|oz|ounces?|kg|kilos?|g|grams?)\b\.?\s+(.+)$/i.exec(text);
+	if (big)
+		return {
+			amount,
+			unit: 'piece',
+			sized: (sizeIn(`${big[1] ?? ''} ${big[2] ?? ''}`) ?? 0) * middle,
+			after: big[3] ?? ''
+		};
 	const { unit, after, rest } = takeUnit(text);
 	if (unit === undefined) {
 		// “2 cm piece of ginger” is one piece.

@@ -14,6 +14,8 @@ export interface Going {
 	isWet: boolean;
 	isDeep: boolean;
 	grillNext: boolean;
+	/** A ridged pan was made hot. */
+	isGriddle: boolean;
 }
 
 /** What tells of the oven. */
@@ -60,6 +62,7 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 			return inner;
 		}
 		case 'put': {
+			if (/^(?:lower|drop) (?:the )?heat\b/.test(own)) return undefined;
 			// For a while: it comes back.
 			if (
 				/^(?:tip|transfer|lift|slide|return|scrape|pour)\b[^,.;]*\b(?:onto|to|on) a (?:warm |large |clean )?plate\b/.test(
@@ -169,7 +172,8 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 		(inOven.test(lower) || /\boven\b/.test(lower))
 	)
 		return 'bake';
-	if (kind === 'grill' && /\bgriddle pan|grill pan\b/.test(lower)) return 'fry';
+	if (kind === 'grill' && (/\bgriddle pan|grill pan\b/.test(lower) || (word === 'griddle' && going.isGriddle)))
+		return 'fry';
 	if (kind === 'rest' && /\bcool\b/.test(own) && cold.test(own)) return 'chill';
 	if (kind === 'mix' && (word === 'add' || word.startsWith('in go'))) {
 		if (/\b(?:pan|wok|skillet)\b[^.]*\b(?:hot|smoking)\b/.test(lower)) return 'heat';
@@ -226,6 +230,7 @@ function toastKind(lower: string, going: Going): Kind {
 
 /** What “cook” means here. */
 function cookKind(lower: string, going: Going): Kind {
+	if (/\bpressure\b/.test(lower)) return 'simmer';
 	if (/\bslow[- ]cooker\b|\bon (?:low|high) for\b/.test(lower)) return 'simmer';
 	if (underGrill.test(lower) || /\b(?:barbecue|grill)\b(?! pan)/.test(lower)) return 'grill';
 	if (inOven.test(lower) || (/\boven\b/.test(lower) && !/\bovenproof|oven-proof\b/.test(lower))) return 'bake';

@@ -124,6 +124,13 @@ export function temperaturesIn(text: string): readonly Setting[] {
 		const isFan = m[4] !== undefined || /\b(?:fan|convection)(?:\s+oven)?\s*(?:at|:)?\s*\(?$/i.test(before);
 		found.push({ celsius: Math.round(celsius), isFan, at: m.index, end: m.index + m[0].length });
 	}
+	// “Oven to 300.”: in the unit that an oven has such a figure in.
+	for (const m of text.matchAll(/\boven\b[^.\d]{0,20}\b(\d{3})\b(?!\s*(?:°|º|˚|deg|[cf]\b|g\b|ml\b|-|–|\/))/gi)) {
+		const value = Number(m[1]);
+		if (value < 100 || value > 550) continue;
+		const celsius = value > 260 ? ((value - 32) * 5) / 9 : value;
+		found.push({ celsius: Math.round(celsius), isFan: false, at: m.index, end: m.index + m[0].length });
+	}
 	for (const m of text.matchAll(/\bgas(?:\s+mark)?\s*(\d\s*[/⁄]\s*\d|[¼½]|\d)/gi)) {
 		const celsius = gasMarks[(m[1] ?? '').replace(/\s/g, '').replace('⁄', '/')];
 		if (celsius !== undefined) found.push({ celsius, isFan: false, at: m.index, end: m.index + m[0].length });

@@ -169,7 +169,7 @@ export function orderOf(
 			newStart.test(action.lead) || /^\s*(?:meanwhile|while|whilst|in the meantime|separately)\b/i.test(text);
 		// “into the batter”, “of batter”: something that was mixed and is not what is in hand.
 		const target =
-			/\b(?:(?:into|to|with|onto|on|over|under|through) the (?:remaining |rest of the )?(?:[a-z]+ )?|of (?:the )?)(batter|dough|mixture|mix|filling|pastry|paste|crumbs|marinade|dressing|sauce|glaze|syrup|custard|stew|curry|soup|ragu|casserole|tagine|chilli)\b/i.exec(
+			/\b(?:(?:into|to|with|onto|on|over|under|through) the (?:remaining |rest of the )?(?:[a-z]+ )?|of (?:the )?(?:[a-z]+ )?)(batter|dough|mixture|mix|filling|pastry|paste|crumbs|marinade|dressing|sauce|glaze|syrup|custard|stew|curry|soup|ragu|casserole|tagine|chilli)\b/i.exec(
 				said
 			)?.[1];
 		const isBatter =
@@ -230,7 +230,7 @@ export function orderOf(
 			/^(?:then\s+)?(?:lower|reduce|turn\s+(?:down|up)|increase|raise|drop)\s+(?:the\s+)?heat\b/i.test(
 				text.slice(action.lead.length).trim()
 			) ||
-			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub|sift|sieve|grate|crumble|scatter|pour)\s+(?:in|through|into)\b|^add\b|\b(?:stir|whisk|beat|fold|mix|rub) in\b|^(?:slide|lower|drop|tip|crack|slip|lay|throw|nestle) in\b|^(?:take|remove)\b[^,]*\b(?:off|from) the heat\b/i.test(
+			/^(?:\w+ly\s+)?(?:stir|fold|mix|beat|whisk|add|blend|work|rub|sift|sieve|grate|crumble|scatter|pour|dip|trickle)\s+(?:in|through|into)\b|^add\b|\b(?:stir|whisk|beat|fold|mix|rub) in\b|^(?:slide|lower|drop|tip|crack|slip|lay|throw|nestle) in\b|^(?:take|remove)\b[^,]*\b(?:off|from) the heat\b/i.test(
 				text.slice(action.lead.length).trim()
 			);
 		// “Put in a bowl with the sugar”: what is in hand.
@@ -297,6 +297,7 @@ export function orderOf(
 			const isTerse = items.length === 0 && wordsOf(said).length <= 3;
 			// What is strewn, brushed, laid over something is over what is in hand.
 			const isOverIt =
+				/\b(?:grate|crumble|tear|squeeze|pour|snip|grind|scatter|spoon) over\b/i.test(said) ||
 				/\b(?:spoon|spread|lay|arrange|pile|scatter|place|put)\b[^,.;]{0,30}\bon top\b/i.test(said) ||
 				/\b(?:grate|crumble|tear|squeeze|pour|snip|grind|scatter|spoon|ladle)\b[^,.;]{0,30}\bover\b(?=\s*(?:$|[.,;]|and\b|the top\b))/i.test(
 					said

@@ -17,7 +17,8 @@ export function heatOf(lower: string, station: Station): 'low' | 'medium' | 'hig
 
 /** The time of a step as it is written: the one that says how long; two after each other are summed. */
 export function timeOf(text: string): readonly [number, number, number] | undefined {
-	const times = timesIn(text).filter((t) => !isAside(text, t));
+	// “Turning for a few seconds” is no length of a step.
+	const times = timesIn(text).filter((t) => !isAside(text, t) && t.seconds[2] >= 5);
 	const [first, second] = times;
 	if (!first) return undefined;
 	if (

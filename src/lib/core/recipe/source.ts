@@ -479,6 +479,11 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 		const isHead = head !== undefined && !(block.kind !== 'head' && looksLikeIngredient(block.text) >= 3);
 		if (isHead) {
 			serves ??= servesOf(block.text);
+			// “For 4:” tells how many, and heads nothing.
+			if (/^(?:for|serves|feeds|makes)\s+\d[\d\s–-]*:?$/i.test(head.trim())) {
+				serves ??= servesOf(`serves ${/\d[\d\s–-]*/.exec(head)?.[0] ?? ''}`);
+				continue;
+			}
 			if (forIngredients.test(head)) [mode, section] = ['ingredients', null];
 			else if (forMethod.test(head) || forMethodAny.test(head)) [mode, section] = ['method', null];
 			else if (forNotes.test(head)) {

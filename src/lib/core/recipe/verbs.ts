@@ -36,7 +36,7 @@ const strict = new Set(
 
 const rows: Readonly<Record<Verb['kind'], string>> = {
 	prep: 'chop split slice dice mince peel grate cut* trim* crush halve quarter* zest* juice* squeeze shred* core* deseed seed* stone* pit* score* pound flatten bash roll shape* form* wash rinse scrub pat-dry pat* dry* grease line* flour* butter* oil* coat* dredge dip* bread* stuff fill spread* layer* brush* rub* skewer* thread tie wrap pierce prick cube* julienne devein debone butterfly shell* pick* tear snip shave* break* crack separate* measure* weigh knead press* divide portion* cut-out punch roll-out stretch fold-over crimp seal seed* fillet* salt* season-generously sift sieve* sprinkle-over pipe* truss spatchcock hull top-and-tail string* massage scoop* hollow carve* pack* mark* prepare shuck pull* knock-back snap* crumble* scrape tenderise tenderize bruise*',
-	mix: 'in-go in-goes throw throw-in chuck-in mix* stir whisk* beat combine fold* toss blend* blitz whizz puree* purée mash* cream* whip process dissolve emulsify stir-together pulse liquidise liquidize work* incorporate loosen thin* moisten swirl* jumble muddle add* mix-together tip-in',
+	mix: 'trickle in-go in-goes throw throw-in chuck-in mix* stir whisk* beat combine fold* toss blend* blitz whizz puree* purée mash* cream* whip process dissolve emulsify stir-together pulse liquidise liquidize work* incorporate loosen thin* moisten swirl* jumble muddle add* mix-together tip-in',
 	heat: 'heat* warm* preheat pre-heat melt bring scald reheat temper* light* toast-spices come',
 	sear: 'sear* brown* colour* color* seal-in char* blacken blister',
 	fry: 'scramble fry* saute sauté sweat* soften caramelise caramelize stir-fry deep-fry pan-fry shallow-fry crisp* wilt fry-off render cook-off crisp-up',
@@ -115,6 +115,10 @@ export function imperativesIn(sentence: string): readonly Imperative[] {
 const onAnotherDay =
 	/^(?:(?:the )?(?:next|following|same) (?:day|morning|evening)|the day before|the night before|later|an hour before serving|on the day)$/;
 
+/** “When they pop add the onion”: what comes first has no comma. */
+const asSoonAs =
+	/^\s*(?:when|once|as soon as)\s+(?:it|they|the\s+[a-z]+(?:\s[a-z]+)?)(?:\s+(?:is|are|has|have|start|starts|begin|begins))?(?:\s+to)?\s+(?:pop|sizzle|foam|boil|bubble|shimmer|melt|smoke|colour|color|soften|brown)(?:s|ed|ing)?$|^\s*(?:when|once)\s+(?:hot|soft|golden|melted|cool|cooked|boiling)$/;
+
 function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 	let before = lower.slice(0, at).trimEnd();
 	for (let k = 0; k < 4 && adverb.test(before); k++) before = before.replace(adverb, '').trimEnd();
@@ -137,7 +141,7 @@ function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 	// “In a saucepan warm the milk” has no comma.
 	const isLed =
 		/^(?:in|into|using|with|on|over)\s+(?:(?:a|an|the|another|your|that)\s+)?(?:[a-z-]+\s+){0,4}(?:bowl|pan|saucepan|pot|skillet|jug|dish|casserole|wok|processor|blender|mixer|heat|tray|tin|board)$/;
-	if (isLed.test(before) || onAnotherDay.test(before)) return true;
+	if (isLed.test(before) || onAnotherDay.test(before) || asSoonAs.test(clause)) return true;
 	if (before === '')
 		return verb.isFood === true
 			? !/^(?:and|or|to|,|&|$)/.test(after) &&
@@ -147,6 +151,7 @@ function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 			: after !== '' || verb.kind !== 'skip';
 	if (/(?:\b(?:and|then)|&|\+)$/.test(before)) {
 		const isThen = /\bthen$/.test(before);
+		if (isThen && /^[.,;]?$/.test(after)) return true;
 		const ofClause = isWithin && !isThen;
 		if (ofClause || verb.isNoun === true)
 			return hasObject && !/^(?:to|at|on|for|in|about)\b/.test(ofClause ? after : '');
