@@ -223,7 +223,7 @@ export function orderOf(
 		const isAdded =
 			current?.isHot === true &&
 			action.station === 'burner' &&
-			/\b(?:add(?:ing)?|return|tip in|stir in|pour in|throw in)\b/i.test(said);
+			/\b(?:add(?:ing)?|return|tip in|stir in|pour in|throw in|go(?:es)? in)\b/i.test(said);
 		const isIn =
 			isAdded ||
 			/^make (?:a|\d+) wells?\b/i.test(text.slice(action.lead.length).trim()) ||
@@ -414,13 +414,6 @@ const isApart = (text: string, names: readonly string[], longer: readonly string
 	const own = all.flatMap((w, i) => (names.includes(w) ? [i] : []));
 	return own.some((i) => !rest.some((w) => all[i - 1] === w || all[i + 1] === w));
 };
-
-/** Whether an ingredient is named: by its last word, or by a word that is its own. */
-function mentions(words: ReadonlySet<string>, names: readonly string[]): boolean {
-	const last = names.at(-1);
-	if (last !== undefined && words.has(last)) return true;
-	return names.slice(0, -1).some((n) => words.has(n) && n.length > 3);
-}
 
 /** “for the sauce” tells what is made, not what is taken. */
 const isTarget = (text: string, name: string) =>

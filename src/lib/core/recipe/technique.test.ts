@@ -73,6 +73,7 @@ describe.each(names)('%s', (name) => {
 			const held = t.steps.map((s) =>
 				t.vessels.filter((v) => follows(v.from, s.id) && follows(s.id, v.to)).map((v) => v.kind)
 			);
+			expect(held).toHaveLength(t.steps.length);
 			t.steps.forEach((s, i) => {
 				if (s.need?.kind === 'burner' || s.need?.kind === 'oven') expect(held[i], s.say).toHaveLength(1);
 			});
