@@ -3,7 +3,7 @@ import { clausesOf, masked, sentencesOf, unmasked, type Clause } from './clauses
 import { kindOf, ovenWord, stationOf, type Going } from './kinds';
 import { temperaturesIn, timesIn } from './numbers';
 import { estimate, handsOf, heatOf, signOf, timeOf } from './pace';
-import type { Line } from './source';
+import type { Line } from './heads';
 import { imperativesIn, type Hands, type Kind, type Station } from './verbs';
 
 export interface Action {

@@ -5,7 +5,8 @@ import { readIngredient, type ReadIngredient } from './ingredient';
 import { orderOf } from './order';
 import { printSeconds } from '../units/print';
 import { rangePattern, type Range } from './numbers';
-import { readSource, type Source } from './source';
+import type { Source } from './heads';
+import { readSource } from './source';
 
 export interface ReadStep extends Omit<
 	Action,

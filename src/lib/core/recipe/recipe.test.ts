@@ -16,7 +16,8 @@ import { isHot } from './careful';
 import { looksLikeIngredient, readIngredient } from './ingredient';
 import { numberOf, rangeOf, temperaturesIn, timesIn } from './numbers';
 import { readRecipe, type ReadRecipe } from './read';
-import { readSource, servesOf } from './source';
+import { servesOf } from './heads';
+import { readSource } from './source';
 import { techniquesFrom } from './technique';
 
 const folder = 'recipes';

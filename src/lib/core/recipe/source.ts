@@ -1,24 +1,22 @@
 // What lies in a file: a recipe as JSON-LD, in a page's HTML, as Markdown or plain text, made into one shape: title, yield, lines of
 // ingredients, instructions, each under its head.
-import { parseDocument } from 'htmlparser2';
-import { isTag, isText } from 'domhandler';
-import { textContent } from 'domutils';
-import type { ChildNode, Element } from 'domhandler';
-import { looksLikeIngredient, plainLine, readIngredient } from './ingredient';
-import { rangePattern, rangeOf, type Range } from './numbers';
+import { blocksOfPage, blocksOfText, unnumbered, type Block } from './blocks';
+import {
+	forIngredients,
+	forMethod,
+	forMethodAny,
+	forNotes,
+	headOf,
+	isListHead,
+	isTiming,
+	servesOf,
+	type Line,
+	type Source
+} from './heads';
+import { looksLikeIngredient, readIngredient } from './ingredient';
+import { rangePattern } from './numbers';
+import { fromJson, parsed } from './structured';
 import { isInstruction } from './verbs';
-
-export interface Line {
-	readonly text: string;
-	readonly section: string | null;
-}
-
-export interface Source {
-	readonly title: string;
-	readonly serves: number | Range | null;
-	readonly ingredients: readonly Line[];
-	readonly instructions: readonly Line[];
-}
 
 /** A file with more is no recipe, characters. */
 const longest = 400_000;
@@ -54,380 +52,15 @@ function frontMatterOf(text: string): { readonly said: ReadonlyMap<string, strin
 
 const noRecipe = 'No recipe was found: no step that says what to do with food.';
 
-function parsed(text: string): unknown {
-	try {
-		return JSON.parse(text) as unknown;
-	} catch {
-		return undefined;
-	}
-}
-
-const isObject = (x: unknown): x is Record<string, unknown> => typeof x === 'object' && x !== null && !Array.isArray(x);
-
-/** The first Recipe in JSON-LD: alone, in arrays, in a graph, within a page. */
-function recipeIn(data: unknown, depth = 0): Record<string, unknown> | undefined {
-	if (depth > 12) return undefined;
-	if (Array.isArray(data)) {
-		for (const x of data) {
-			const found = recipeIn(x, depth + 1);
-			if (found) return found;
-		}
-		return undefined;
-	}
-	if (!isObject(data)) return undefined;
-	const types = [data['@type'], data.type].flat();
-	if (types.some((t) => typeof t === 'string' && /(?:^|[/:#])recipe$/i.test(t))) return data;
-	if (data.recipeIngredient !== undefined || data.recipeInstructions !== undefined) return data;
-	for (const x of Object.values(data)) {
-		const found = typeof x === 'object' ? recipeIn(x, depth + 1) : undefined;
-		if (found) return found;
-	}
-	return undefined;
-}
-
-/** Text of a value: entities and tags resolved. */
-function textOf(value: unknown): string {
-	if (typeof value === 'string') return unescaped(value);
-	if (typeof value === 'number') return String(value);
-	if (Array.isArray(value)) return textOf(value[0]);
-	if (isObject(value)) return textOf(value.text ?? value.name ?? value['@value'] ?? '');
-	return '';
-}
-
-const unescaped = (text: string): string =>
-	textContent(parseDocument(text.replace(/<br\s*\/?>|<\/(?:p|li|div|h\d)>/gi, '\n')).children)
-		.replace(/[ \t\u00a0]+/g, ' ')
-		.trim();
-
-function fromJson(data: unknown): Source | undefined {
-	const recipe = recipeIn(data);
-	if (!recipe) return undefined;
-	const lists = [recipe.recipeIngredient ?? recipe.ingredients ?? recipe.supply ?? []].flat();
-	let head: string | null = null;
-	const ingredients = lists.flatMap((item): Line[] =>
-		textOf(item)
-			.split('\n')
-			.flatMap((text): Line[] => {
-				const line = text.trim();
-				if (line === '') return [];
-				if (headOf(line) !== undefined && looksLikeIngredient(line) <= 0) {
-					head = line.replace(/:$/, '');
-					return [];
-				}
-				return [{ text: line, section: head }];
-			})
-	);
-	const instructions = stepsOf(recipe.recipeInstructions ?? recipe.instructions ?? recipe.step ?? [], null);
-	if (ingredients.length === 0 && instructions.length === 0) return undefined;
-	return {
-		title: textOf(recipe.name ?? recipe.headline ?? ''),
-		serves: servesOf(textOf(recipe.recipeYield ?? recipe.yield ?? ''), true),
-		ingredients,
-		instructions
-	};
-}
-
-function stepsOf(value: unknown, section: string | null): readonly Line[] {
-	if (Array.isArray(value)) return value.flatMap((v) => stepsOf(v, section));
-	if (typeof value === 'string')
-		return unescaped(value)
-			.split(/\n+/)
-			.map((t) => t.trim())
-			.filter((t) => t !== '')
-			.map((text) => ({ text: unnumbered(text), section }));
-	if (!isObject(value)) return [];
-	const type = [value['@type']].flat().join(' ');
-	if (/HowToSection/i.test(type) || (value.itemListElement !== undefined && value.text === undefined)) {
-		const name = textOf(value.name ?? '');
-		return stepsOf(
-			value.itemListElement ?? value.steps ?? [],
-			/HowToSection/i.test(type) && name !== '' ? name : section
-		);
-	}
-	if (isObject(value.item)) return stepsOf(value.item, section);
-	return stepsOf(textOf(value.text ?? value.description ?? value.name ?? ''), section);
-}
-
-/** How many it is for: a number, a range, or nothing. */
-export function servesOf(text: string, isYield = false): Source['serves'] {
-	const n = `(${rangePattern})`;
-	// “1 loaf (10 slices)”.
-	const slices = /\b(\d+)\s+(?:slices|portions|servings|pieces|squares|wedges)\b/i.exec(text);
-	if (slices?.[1] !== undefined && /\b(?:1|one)\s+(?:large\s+|small\s+)?(?:loaf|cake|tart|tin|pie|tray)\b/i.test(text))
-		return Number(slices[1]);
-	const patterns = [
-		new RegExp(
-			String.raw`\b(?:serves?|serving|servings|portions?|yields?|makes?|feeds?|enough for|dinner for|supper for|(?:cuts|slices) into)\b\s*:?\s*(?:about|approx\.?|around|approximately|up to|between)?\s*${n}`,
-			'i'
-		),
-		new RegExp(String.raw`${n}\s*(?:-|–)?\s*(?:servings?|portions?|people|persons|pers\.?|guests|covers)\b`, 'i'),
-		new RegExp(String.raw`\bfor\s+${n}(?=\s*(?:$|[.;,)]|people|persons|hungry|as\b))`, 'i')
-	];
-	for (const pattern of patterns) {
-		const m = pattern.exec(text);
-		if (m?.[1] !== undefined) return simple(rangeOf(m[1]));
-	}
-	const bare = isYield ? new RegExp(n, 'i').exec(text) : null;
-	return bare?.[1] === undefined ? null : simple(rangeOf(bare[1]));
-}
-
-const simple = (range: Range): number | Range => (range[0] === range[1] ? range[0] : range);
-
-/** A piece of a page or of a text: a head of some rank, an item of a list, or a paragraph. */
-interface Block {
-	readonly kind: 'head' | 'item' | 'numbered' | 'text';
-	/** After an empty line. */
-	readonly gap?: boolean;
-	readonly text: string;
-	/** 1 is the title's. */
-	readonly rank: number;
-}
-
-const skipped = new Set([
-	'script',
-	'style',
-	'nav',
-	'footer',
-	'aside',
-	'noscript',
-	'template',
-	'svg',
-	'form',
-	'button',
-	'select',
-	'iframe',
-	'figcaption',
-	'head'
-]);
-const breaks = new Set([
-	'p',
-	'div',
-	'li',
-	'section',
-	'article',
-	'tr',
-	'table',
-	'ul',
-	'ol',
-	'br',
-	'dd',
-	'dt',
-	'blockquote',
-	'header',
-	'main',
-	'figure',
-	'label'
-]);
-const advert =
-	/\b(?:ad|ads|advert|advertisement|promo|sponsor(?:ed)?|newsletter|comments?|related|share|social|cookie|breadcrumbs?|rating|subscribe|popup|banner|sidebar|author|bio)\b/i;
-
+/** A recipe of a page: of its data where they are whole, of what it shows otherwise. */
 function fromHtml(html: string): Source | string {
-	const document = parseDocument(html);
-	const scripts: string[] = [];
-	const blocks: Block[] = [];
-	let text = '';
-	const flush = (kind: Block['kind'] = 'text', rank = 0) => {
-		const plain = text.replace(/[\s\u00a0]+/g, ' ').trim();
-		text = '';
-		if (plain !== '') blocks.push({ kind, text: plain, rank });
-	};
-	const whole = textContent(document.children).length;
-	const walk = (nodes: readonly ChildNode[], list: 'ul' | 'ol' | undefined): void => {
-		for (const node of nodes) {
-			if (isText(node)) {
-				text += node.data;
-				continue;
-			}
-			// Scripts and styles are tags too.
-			if (!isTag(node)) continue;
-			const element = node;
-			const { name, attribs } = element;
-			if (name === 'script' && /ld\+json/i.test(attribs.type ?? '')) scripts.push(textContent(element));
-			if (skipped.has(name) || isHidden(element, whole)) continue;
-			if (/^h[1-6]$/.test(name)) {
-				flush();
-				text = textContent(element);
-				flush('head', Number(name.slice(1)));
-			} else if (name === 'li') {
-				flush();
-				walk(element.children, undefined);
-				flush(list === 'ol' ? 'numbered' : 'item');
-			} else if (name === 'tr') {
-				flush();
-				text = rowOf(element.children.map((cell) => textContent(cell)));
-				flush('item');
-			} else if (name === 'ul' || name === 'ol') {
-				flush();
-				walk(element.children, name);
-				flush();
-			} else if (breaks.has(name)) {
-				flush();
-				walk(element.children, list);
-				flush();
-			} else if ((name === 'strong' || name === 'b') && text.trim() === '' && isAlone(element)) {
-				text = textContent(element);
-				flush('head', 5);
-			} else walk(element.children, list);
-		}
-	};
-	walk(document.children, undefined);
-	flush();
+	const { blocks, scripts } = blocksOfPage(html);
 	for (const script of scripts) {
 		const data = parsed(script.trim());
 		const recipe = data === undefined ? undefined : fromJson(data);
 		if (recipe && recipe.instructions.length > 0) return recipe;
 	}
 	return fromBlocks(blocks) ?? noRecipe;
-}
-
-/** Nobody advertises at such length, characters. */
-const longAdvert = 2500;
-
-/** What bears the page, whatever it is called. */
-const bearing = new Set(['html', 'body', 'main', 'article']);
-
-/** @param whole characters of the page */
-const isHidden = (element: Element, whole: number) => {
-	const { attribs, name } = element;
-	const isNamed = advert.test(attribs.class ?? '') || advert.test(attribs.id ?? '');
-	return (
-		(isNamed && !bearing.has(name) && textContent(element).length < Math.min(longAdvert, 0.4 * whole)) ||
-		attribs.hidden !== undefined ||
-		attribs['aria-hidden'] === 'true'
-	);
-};
-
-/** Bold words that are all that their paragraph says are its head. */
-function isAlone(element: Element): boolean {
-	const parent = element.parent;
-	return parent !== null && isTag(parent) && textContent(parent).trim() === textContent(element).trim();
-}
-
-/** A row of a table as a line: an amount behind its thing comes first. */
-function rowOf(cells: readonly string[]): string {
-	const said = cells.map((c) => c.replace(/\s+/g, ' ').trim()).filter((c) => c !== '');
-	const [thing, amount] = said;
-	const isBehind =
-		said.length === 2 && amount !== undefined && /^(?:\d|[½¼¾⅓⅔])/.test(amount) && /^[A-Za-zÀ-ÿ]/.test(thing ?? '');
-	return (isBehind ? [amount, thing] : said).join(' ');
-}
-
-const number =
-	/^\s*(?:step\s*\d+\s*[.:)–—-]?|\(?\d{1,2}[.)]|\d{1,2}\/(?=\s+[A-Z])|\d{1,2}\s*[–—-]\s|[①②③④⑤⑥⑦⑧⑨])\s+(?=\S)/i;
-const stepWord = /^\s*step\s*(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten)\s*[.:)–—-]*\s*/i;
-/** “1 Preheat the oven”: a number without a stop, before something to do. */
-const bareNumber = {
-	test: (text: string) => {
-		const m = /^\s*\d{1,2}\s+([A-Z][a-z].*)$/.exec(text);
-		return m?.[1] !== undefined && m[1].split(' ').length > 3 && isInstruction(m[1]) && looksLikeIngredient(text) < 4;
-	}
-};
-const unnumbered = (text: string) => text.replace(stepWord, '').replace(number, '').trim();
-
-/** Lines of plain text or Markdown. */
-function blocksOfText(text: string): readonly Block[] {
-	const lines = text.split(/\r\n|\r|\n/);
-	const blocks: Block[] = [];
-	let isOpen = false;
-	let isGap = false;
-	lines.forEach((raw, i) => {
-		const line = raw.replace(/[\s\u00a0]+$/, '');
-		if (line.trim() === '' || /^\s*(?:[-=*_]\s*){3,}$/.test(line)) {
-			isOpen = false;
-			isGap = true;
-			return;
-		}
-		const gap = isGap;
-		isGap = false;
-		const under = lines[i + 1] ?? '';
-		const md = /^\s{0,3}(#{1,6})\s+(.*?)\s*#*$/.exec(line);
-		const plain = line
-			// “1. **Brown the beef.** In a large pan …”: a head.
-			.replace(
-				/^(\s*(?:\d+[.)]\s+|[-*]\s+)?)\*\*([A-Z][A-Za-z'&, -]{3,50}\.)\*\*(?=\s+\S)/,
-				(_, before: string, head: string) => before + head.toUpperCase()
-			)
-			.replace(/\*\*|__|`/g, '')
-			.replace(/\[([^\]]*)\]\([^)]*\)/g, '$1')
-			.replace(/^\s*>\s?/, '')
-			.replace(/(^|\s)[*_](\S[^*_]*)[*_](?=\s|$|[.,;:])/g, '$1$2');
-		if (/^\s*\|.*\|\s*$/.test(line)) {
-			if (!/^[\s|:-]+$/.test(line)) blocks.push({ kind: 'item', text: rowOf(line.split('|')), rank: 0 });
-			isOpen = false;
-		} else if (md) {
-			blocks.push({ kind: 'head', text: (md[2] ?? '').replace(/\*\*|__/g, ''), rank: (md[1] ?? '#').length });
-			isOpen = false;
-		} else if (/^\s*(?:=+|-{3,})\s*$/.test(under) && !/^\s*[-*•]/.test(line)) {
-			blocks.push({ kind: 'head', text: plain.trim(), rank: under.includes('=') ? 1 : 2 });
-			isOpen = false;
-		} else if (/^\s*\*\*[^*]+\*\*:?\s*$/.test(line) && headOf(plain.trim()) !== undefined) {
-			blocks.push({ kind: 'head', text: plain.trim(), rank: 4 });
-			isOpen = false;
-		} else if (stepWord.test(plain) && plain.replace(stepWord, '') !== plain) {
-			const rest = plain.replace(stepWord, '').trim();
-			if (rest !== '') blocks.push({ kind: 'numbered', text: rest, rank: 0 });
-			isOpen = rest !== '';
-		} else if (bareNumber.test(plain) || (number.test(plain) && isInstruction(plain.replace(number, '')))) {
-			blocks.push({
-				kind: 'numbered',
-				text: plain
-					.replace(number, '')
-					.replace(/^\s*\d{1,2}\s+/, '')
-					.trim(),
-				rank: 0
-			});
-			isOpen = true;
-		} else if (/^\s*(?:[-*•·▢□☐◦‣–—+→➤►▸●○»✦✓]|\[\s?[xX]?\s?\])\s+/.test(plain)) {
-			blocks.push({ kind: 'item', text: plainLine(plain), rank: 0 });
-			isOpen = true;
-		} else {
-			const last = blocks.at(-1);
-			// A wrapped line goes on; a new thought begins with a capital after a full stop, a list line stands alone.
-			const goesOn =
-				isOpen &&
-				!/^\s*[A-Z][^:.]{2,40}:/.test(plain) &&
-				last !== undefined &&
-				last.kind !== 'head' &&
-				((/^[a-zà-ÿ(]/.test(plain.trim()) &&
-					!/[.!?:]$/.test(last.text) &&
-					looksLikeIngredient(plain) < 3 &&
-					last.text.length > (looksLikeIngredient(last.text) < 3 || isUnfinished(last.text) ? 45 : 62)) ||
-					(last.text.length > 60 &&
-						!(/^[A-Z][^:.]{2,40}:\s*[\d½¼¾]/.test(last.text) && /^\s*[A-Z]/.test(plain)) &&
-						!/^\s*(?:plus\s+|and\s+)?[\d½¼¾⅓⅔]/i.test(plain) &&
-						/[a-z,;]$/.test(last.text) &&
-						looksLikeIngredient(last.text) < 1) ||
-					(/^\s{2,}\S/.test(line) && last.kind !== 'text'));
-			if (goesOn) blocks[blocks.length - 1] = { ...last, text: `${last.text} ${plain.trim()}` };
-			else blocks.push({ kind: 'text', text: plain.trim(), rank: 0, gap });
-			isOpen = true;
-		}
-	});
-	return blocks;
-}
-
-/** What cannot end a line of a list. */
-const isUnfinished = (text: string) =>
-	/(?:[,(–-]|\b(?:and|or|of|with|for|in|to|the|a|plus|into|from))$/i.test(text.trim());
-
-const forIngredients =
-	/^(?:the\s+)?(?:ingredients?|what you(?:'|’)?(?:ll)? need|you(?:'|’)?(?:ll)? need|you will need|what to (?:buy|get)|shopping(?: list)?|for the shop|grocer(?:y|ies)(?: list)?|what goes in|the list|needed|stuff|larder|provisions|mise en place)\b/i;
-const forMethod =
-	/^(?:the\s+)?(?:method|directions?|instructions?|preparation|steps?|what to do|how to (?:make|cook|do)(?: it| this)?|procedure|to (?:make|cook|prepare)(?: it)?|make it|cooking|how|let(?:'|’)s cook|process|do this)\s*:?$/i;
-const forMethodAny = /^(?:the\s+)?(?:method|directions?|instructions?|preparation|what to do|how to make|procedure)\b/i;
-const forNotes =
-	/^(?:(?:cook|chef|recipe|baker)(?:'|’)?s?(?:'|’)?\s+)?(?:notes?|tips?|storage|storing|nutrition(?:al)?|nutrition facts|variations?|make[- ]ahead|to store|leftovers|faqs?|equipment|you might also|more recipes|comments?|related|about|reviews?|substitutions?|keeping|to freeze|freezing|serving suggestions?|per serving|why this works|story|background|tools|special equipment)\b/i;
-
-/** A line that heads others: what it says without its colon. */
-function headOf(text: string): string | undefined {
-	const t = text.replace(/\*\*|__/g, '').trim();
-	if (t.length === 0 || t.length > 70) return undefined;
-	if (forIngredients.test(t) || forMethod.test(t) || forNotes.test(t)) return t.replace(/:$/, '');
-	if (/^(?:for|to make) (?:the |a |an )?[a-zà-ÿ' -]+:?$/i.test(t) && !/\b\d/.test(t) && t.split(' ').length <= 8)
-		return t.replace(/:$/, '');
-	if (t.endsWith(':') && !/[.!?,]/.test(t) && t.split(' ').length <= 7) return t.replace(/:$/, '');
-	const isLoud = t === t.toUpperCase() && /[A-Z]{3}/.test(t) && !/\d/.test(t) && t.split(' ').length <= 6;
-	return isLoud ? t.toLowerCase().replace(/^./, (c) => c.toUpperCase()) : undefined;
 }
 
 /** Title, lists and steps of a page or a text; `undefined` where there is nothing to do. */
@@ -591,13 +224,6 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 	return { title, serves, ingredients, instructions };
 }
 
-/** “Prep: 20 mins”, “Total time: 1 hour 20 min”: of the whole, not a step. */
-const isTiming = (text: string) =>
-	text.length < 60 &&
-	/^\W*(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|active|inactive|hands[- ]on|chill(?:ing)?|rest(?:ing)?|marinat(?:e|ing)|soak(?:ing)?|ready in)(?:\s+time)?\s*[:–—-]?\s*(?:about\s+)?\d[\d½¼¾\s–-]*(?:minutes?|mins?|m|hours?|hrs?|h)\b[^a-z]*(?:\d+\s*(?:minutes?|mins?|m)\b)?\W*$/i.test(
-		text
-	);
-
 /** “For the soup: 500 g beans, 2 bay leaves, …” or “You need: …”, all in one line. */
 function inlineList(text: string): { readonly section: string | null; readonly parts: readonly string[] } | undefined {
 	const m =
@@ -625,8 +251,6 @@ function inlineList(text: string): { readonly section: string | null; readonly p
 		return undefined;
 	return { section: /^(?:you|ingredients)/i.test(head) ? null : head, parts };
 }
-
-const isListHead = (text: string) => forIngredients.test(text) || forMethod.test(text) || forNotes.test(text);
 
 /** A full stop that only shortens a unit. */
 const unitDot = /\b(tbsp|tbsps|tsp|tsps|tbs|oz|lb|lbs|pkg|approx|pt|qt|g|kg|ml|no|c)\./gi;

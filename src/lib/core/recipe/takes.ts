@@ -4,8 +4,9 @@ import type { Ingredient } from '../model/technique';
 import type { Allergen } from '../foods/allergens';
 import { allergensNamed, allergenWords, shelfOf } from '../foods/named';
 import { alsoCalled, namesOf, wordsOf } from './called';
-import { millilitres, type ReadIngredient } from './ingredient';
+import type { ReadIngredient } from './ingredient';
 import type { ReadRecipe, ReadStep } from './read';
+import { millilitres } from './units';
 
 /** Amounts of a technique are for one of so many, where a recipe does not say. */
 const usualServes = 4;

@@ -11,7 +11,7 @@ import { Network } from './network';
 import { usualTolerance } from './usual';
 
 /** What may be expected of the rest of an evening. */
-export interface Prospect {
+interface Prospect {
 	/** Mean cost of the evenings that may still come, by the problem's own prices. */
 	readonly cost: number;
 	/** Share of them with all that is still to be served on time. */
