@@ -173,8 +173,10 @@ export class Backups {
 		const away = <T extends object>(x: T) => ({ ...x, archived: true });
 		host.change((table) => {
 			const meals = restored(table.meals, backup.meals, way, away);
-			const kitchens = restored(table.kitchens, backup.kitchens, way, (k) => k);
-			const techniques = restored(table.techniques, backup.techniques, way, (t) => t);
+			// A meal is never left without a kitchen to choose.
+			const hasKitchens = backup.kitchens.some((k) => k.archived !== true);
+			const kitchens = restored(table.kitchens, backup.kitchens, way, hasKitchens ? away : (k) => k);
+			const techniques = restored(table.techniques, backup.techniques, way, away);
 			const shown = meals.filter((m) => m.archived !== true);
 			const open = shown.some((m) => m.id === table.open) ? table.open : (shown[0]?.id ?? table.open);
 			return { ...table, meals, kitchens, techniques, open };

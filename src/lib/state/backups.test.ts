@@ -100,6 +100,11 @@ test('where both have it otherwise: what is here stays, or the backup’s comes,
 	app.openMeal(first!.id);
 	app.changeMeal(withCovers(here(app), 11));
 	app.changeTable((table) => withNewMeal(table, 'Mine'));
+	app.changeTable((table) => ({
+		...table,
+		kitchens: [...table.kitchens, { ...table.kitchens[0]!, id: 'mine', name: 'Mine' }],
+		techniques: [...table.techniques, { ...library.values().next().value!, id: 'mine', name: 'Mine' }]
+	}));
 	for (const [way, covers, isAway] of [
 		['merge', 11, false],
 		['theirs', first!.covers, false],
@@ -110,7 +115,10 @@ test('where both have it otherwise: what is here stays, or the backup’s comes,
 		await app.backups.bringBack(way);
 		expect([way, here(app).covers]).toEqual([way, covers]);
 		expect(app.history.now.meals.find((m) => m.name === 'Mine')?.archived ?? false).toBe(isAway);
+		for (const list of [app.history.now.kitchens, app.history.now.techniques])
+			expect(list.find((x) => x.id === 'mine')?.archived ?? false).toBe(isAway);
 		expect(app.meal.archived ?? false).toBe(false);
+		expect(app.kitchen.archived ?? false).toBe(false);
 		app.undo();
 		expect(here(app).covers).toBe(11);
 	}

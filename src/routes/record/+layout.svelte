@@ -3,9 +3,10 @@
 	import type { Snippet } from 'svelte';
 	import { page } from '$app/state';
 	import Download from '@lucide/svelte/icons/download';
-	import { recordCsv, writeRecord } from '$lib/core/formats/juntos/record';
+	import { recordRows, writeRecord } from '$lib/core/formats/juntos/record';
 	import { examplesOf, isExample } from '$lib/core/record/pretend';
 	import { getApp } from '$lib/state/app.svelte';
+	import { csvOf } from '$lib/ui/menu/lists';
 	import { download } from '$lib/ui/download';
 	import FileButton from '$lib/ui/FileButton.svelte';
 	import PageTabs from '$lib/ui/PageTabs.svelte';
@@ -24,6 +25,10 @@
 	];
 	const kept = $derived(record.evenings.filter((e) => e.archived !== true));
 	const examples = $derived(record.evenings.filter((e) => isExample(e.id)));
+
+	async function exportRows(): Promise<void> {
+		download('record.csv', await csvOf(recordRows(kept)), 'text/csv');
+	}
 
 	// The database opens after the page.
 	$effect(() => {
@@ -62,12 +67,7 @@
 		<summary>Files</summary>
 		<div class="row">
 			<button type="button" onclick={() => void exportAll()}><Download size={16} /> Export the record</button>
-			<button
-				type="button"
-				onclick={() => {
-					download('record.csv', recordCsv(kept), 'text/csv');
-				}}><Download size={16} /> Every step as CSV</button
-			>
+			<button type="button" onclick={() => void exportRows()}><Download size={16} /> Every step as CSV</button>
 			<FileButton label="Import a record" what="Record to import" onfile={(file) => void app.importFile(file)} />
 			{#if examples.length > 0}
 				<button type="button" onclick={() => void record.drop(new Set(examples.map((e) => e.id)))}

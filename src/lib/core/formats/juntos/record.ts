@@ -50,8 +50,8 @@ const columns = [
 	'disturbed'
 ] as const;
 
-/** Every step of every evening as a row (RFC 4180). */
-export function recordCsv(evenings: readonly CookedEvening[]): string {
+/** Every step of every evening as a row of a table, its heads first. */
+export function recordRows(evenings: readonly CookedEvening[]): readonly (readonly string[])[] {
 	const rows = evenings.flatMap((e) =>
 		e.steps.map((s) => [
 			e.id,
@@ -69,11 +69,5 @@ export function recordCsv(evenings: readonly CookedEvening[]): string {
 			s.disturbed === true ? 'yes' : ''
 		])
 	);
-	return [columns, ...rows].map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n';
-}
-
-/** What begins like a formula is text to a spreadsheet all the same. */
-function cell(text: string): string {
-	const plain = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
-	return /[",\r\n]/.test(plain) ? `"${plain.replaceAll('"', '""')}"` : plain;
+	return [columns, ...rows];
 }
