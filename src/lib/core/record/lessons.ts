@@ -13,6 +13,7 @@ import {
 	priorsOf,
 	taughtBy,
 	ovenOf,
+	stove,
 	unknown,
 	type About,
 	type LeftOf
@@ -87,9 +88,11 @@ export function lessonsOf(
 	return priors
 		.flatMap((prior): Lesson[] => {
 			const counted = seen.get(prior.id);
-			if (!counted) return [];
-			const { x, S, before } = knowledge.believe([prior.id], last);
-			const enough = isEnough(knowledge.weightOf(prior.id), S, before);
+			if (!counted || prior.id === stove) return [];
+			// A burner is known by the others too, where it was used itself.
+			const sum = prior.id.startsWith('burner ') ? [prior.id, stove] : [prior.id];
+			const { x, S, before } = knowledge.believe(sum, last);
+			const enough = isEnough(Math.max(...sum.map((id) => knowledge.weightOf(id))), S, before);
 			const sd = Math.sqrt(S);
 			return [lessonOf(prior.id, x, sd, enough, kitchen, counted.records, counted.evenings.size, leftOf)];
 		})

@@ -226,7 +226,9 @@ export function examplesOf(
 	plan: Plan,
 	last: number
 ): readonly CookedEvening[] {
-	const times = trueTimes(meal, kitchen, techniques, plan, { pace: 0.8, oven: 12, power: 0.85 });
+	const hidden = { pace: 0.8, oven: 12, power: 0.85, film: 1.2, warmUp: 1.25 };
+	const times = trueTimes(meal, kitchen, techniques, plan, hidden);
+	const gauges = gaugesOf(kitchen, plan, hidden);
 	const sensitivity = sensitivityOf(meal, kitchen, techniques, plan);
 	return Array.from({ length: usualCount }, (_, k) => {
 		const at = last - (usualCount - 1 - k) * every * 86_400_000;
@@ -235,7 +237,8 @@ export function examplesOf(
 			run: `${examplePrefix}${meal.id}-${date}`,
 			date,
 			seed: k + 1,
-			thermometer: 12
+			thermometer: hidden.oven,
+			gauges
 		});
 		const evening = eveningFrom(run, { meal, kitchen, sensitivity, say: () => undefined });
 		const said = evening.parts.map((part, i): Said => {

@@ -7,6 +7,10 @@ import type { Kitchen, StationOf } from '../model/kitchen';
 import { dayOf } from '../units/zoned';
 import { holding, tookOf, type CookedEvening, type CookedStep } from './evening';
 
+/** What all burners of a kitchen have in common: its pots and lids, its gas, its mains. */
+export const stove = 'stove all';
+/** ln of a burner's power: what it shares with the others, and its own; together as any equipment (est.). */
+const stoveShare = 0.64;
 /** An oven's knob is off by this, K, before anything is measured (est.); a thermometer in it swings by this. */
 const ovenSd = 15;
 const thermometerSd = 4;
@@ -75,7 +79,7 @@ function observed(evening: CookedEvening, step: CookedStep, kitchen: Kitchen): T
 	const own = idOf('step', step.key);
 	if (kind === 'burner') {
 		const assumed = Math.log(equipment.watts / nominal(kitchen, id, equipment.watts));
-		return { ...watched, of: [own, unit], weights: [1, per], y: y + per * assumed };
+		return { ...watched, of: [own, unit, stove], weights: [1, per, per], y: y + per * assumed };
 	}
 	const { offset, film = 1, perFilm = 0 } = equipment;
 	const assumed = per * offset + perFilm * Math.log(film);
@@ -179,8 +183,10 @@ export function priorsOf(evenings: readonly CookedEvening[], kitchen: Kitchen, l
 		...[...doubts].map(([key, sd]) => ({ id: idOf('step', key), mean: 0, sd })),
 		...[...weighed].map((id) => ({ id, mean: 0, sd: yieldSd })),
 		...kitchen.cooks.map((c) => ({ id: idOf('pace', c.id), mean: Math.log(c.pace ?? 1), sd: priorSd.cook })),
+		{ id: stove, mean: 0, sd: priorSd.equipment * Math.sqrt(stoveShare) },
 		...kitchen.stations.flatMap((s) => {
-			if (s.kind === 'burner') return [{ id: idOf('burner', s.id), mean: 0, sd: priorSd.equipment }];
+			if (s.kind === 'burner')
+				return [{ id: idOf('burner', s.id), mean: 0, sd: priorSd.equipment * Math.sqrt(1 - stoveShare) }];
 			if (s.kind !== 'oven') return [];
 			return [
 				{ id: idOf('oven', s.id), mean: 0, sd: ovenSd },
