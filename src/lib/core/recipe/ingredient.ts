@@ -77,7 +77,7 @@ export function readIngredient(source: string, section: string | null): readonly
 	// “4 garlic cloves” are four cloves of garlic.
 	const behind =
 		unit === 'piece'
-			? /^(.*\S)\s+(cloves?|sticks?|sprigs?|rashers?|stalks?|slices?|sheets?|bulbs?|ribs?)$/i.exec(left)
+			? /^(.*\S)\s+(cloves?|sticks?|sprigs?|rashers?|stalks?|slices?|sheets?|bulbs?|(?<=celery\s+)ribs?)$/i.exec(left)
 			: null;
 	const common = { line, toTaste, section };
 	const made = (name: string, a: Range | null, u: string | null, alternative?: string): ReadIngredient => ({
@@ -99,7 +99,13 @@ export function readIngredient(source: string, section: string | null): readonly
 			: null;
 	if (chunk?.[1] !== undefined) return [made(cleaned(chunk[1]), amount, 'piece')];
 	if (behind?.[1] !== undefined)
-		return [made(cleaned(behind[1]), amount, unitOf((behind[2] ?? '').toLowerCase()) ?? 'piece')];
+		return [
+			made(
+				cleaned(behind[1].replace(/^(?:small|medium|large)\s+/i, '')),
+				amount,
+				unitOf((behind[2] ?? '').toLowerCase()) ?? 'piece'
+			)
+		];
 	// “Salt and freshly ground black pepper”.
 	const both =
 		amount === null

@@ -92,6 +92,14 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 			if (isTimed && /\b(?:boiling|simmering)\b/.test(own)) return /\bboiling\b/.test(own) ? 'boil' : 'simmer';
 			if (isTimed && /\bwater\b/.test(own) && /\bcold|warm|ice/.test(own)) return 'soak';
 			if (isTimed && going.last?.station === 'burner' && /\bpan\b/.test(own)) return cookKind(lower, going);
+			if (
+				isTimed &&
+				/^drop\b/.test(own) &&
+				/\b(?:pasta|spaghetti|tagliatelle|linguine|penne|noodles|gnocchi|ravioli|rice|potatoes|eggs?|beans|peas)\b/.test(
+					own
+				)
+			)
+				return 'boil';
 			if (isTimed) return 'rest';
 			if (
 				/\b(?:to serve|on(?:to)? (?:a |the |each |warm |warmed |hot )*(?:plates?|platter|board|serving)|into (?:the |warm |warmed |deep )*bowls)\b/.test(
@@ -147,6 +155,11 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 			break;
 	}
 	// Words that mean different things in different company.
+	if (
+		word === 'flame' &&
+		/\b(?:brandy|cognac|rum|whiske?y|calvados|armagnac|liqueur|alcohol|vodka|pernod)\b/.test(lower)
+	)
+		return 'simmer';
 	if (word === 'loosen' && /\bskin\b/.test(own)) return 'prep';
 	if (word === 'seal in' && /\b(?:bags?|pouch(?:es)?|vacuum)\b/.test(own)) return 'prep';
 	if (kind === 'prep' && isTimed && /\bskin[- ]side (?:down|up)\b/.test(lower)) return 'fry';

@@ -88,6 +88,8 @@ export function orderOf(
 		strands.push(strand);
 		return strand;
 	};
+	/** What was done to it last, but for seasoning. */
+	const workOf = (s: Strand) => actions[s.steps.findLast((k) => actions[k]?.kind !== 'finish') ?? 0];
 	const open = () => strands.filter((s) => s.into === undefined && s.steps.length > 0);
 
 	actions.forEach((action, i) => {
@@ -148,6 +150,10 @@ export function orderOf(
 			if (holder && !isTarget(said, name)) found.add(head(holder));
 		}
 		if (/\bhot (?:oil|butter|fat)\b/i.test(said) && lastPan && action.kind !== 'heat') found.add(head(lastPan));
+		if (/\b(?:unwrap|(?:out of|from) the oven)\b/i.test(said)) {
+			const baked = open().findLast((s) => s.steps.some((k) => actions[k]?.station === 'oven'));
+			if (baked) found.add(baked);
+		}
 		// What was cooked in: “strain the broth”.
 		const liquid = /\bthe (?:cooking |hot |reserved )?(broth|stock|liquid|liquor|cooking water)\b/i.exec(said)?.[1];
 		if (liquid !== undefined && found.size === 0 && !known.some((k) => k.words.includes(liquid.toLowerCase()))) {
@@ -178,11 +184,11 @@ export function orderOf(
 		const inHand = current && head(current);
 		if (
 			(target !== undefined || (isBatter && found.size === 0)) &&
-			[...found].every((s) => s === inHand || !isMixed(actions[s.steps.at(-1) ?? 0]) || s.names.has('white'))
+			[...found].every((s) => s === inHand || !isMixed(workOf(s)) || s.names.has('white'))
 		) {
 			const here = [...found][0] ?? inHand;
 			const other = open().findLast(
-				(s) => s !== here && !s.isTool && (isDish.test(target ?? '') || isMixed(actions[s.steps.at(-1) ?? 0]))
+				(s) => s !== here && !s.isTool && (isDish.test(target ?? '') || isMixed(workOf(s)))
 			);
 			if (other) found.add(other);
 			else if (found.size === 0 && inHand) found.add(inHand);
@@ -259,6 +265,13 @@ export function orderOf(
 		if (isForPart || isOwnPart)
 			for (const s of [...found])
 				if (![...wordsOf(said)].some((w) => s.names.has(w) && !isTarget(said, w))) found.delete(s);
+		const isTin = /\b(?:put|set|place|return) the (?:roasting )?(?:tin|tray|dish|pan) (?:back )?(?:over|on)\b/i.test(
+			said
+		);
+		// “Rub it all over the skin”: of what was in hand before.
+		const isOnSkin = /\b(?:over|into|onto) (?:all (?:of )?)?the (?:skin|meat|flesh|joint|surface|fat|outside)\b/i.test(
+			said
+		);
 		const previous = actions[i - 1];
 		// A pan that was just made hot is for what comes now.
 		const isForPan =
@@ -277,7 +290,7 @@ export function orderOf(
 				for (const s of open()) found.add(s);
 				return current ?? begin();
 			}
-			if (isNewSection || isForPart) return begin();
+			if (isNewSection || isForPart || (isTin && isAside)) return begin();
 			if (isForPan && current) return current;
 			if (isSame && lastPan && (isAside || current?.isHot !== true)) return lastPan;
 			if (isSame && current) return current;
@@ -341,9 +354,18 @@ export function orderOf(
 			}
 			if (isOwnVessel || isPrep) return begin();
 			const isElsewhere = action.station !== 'board' && action.station !== 'none';
-			return isFirstOfLine && isElsewhere && !(here.isHot && action.station === 'burner') ? begin() : here;
+			// What was drained is off the heat.
+			const last = here.steps.findLast((k) =>
+				['drain', 'boil', 'simmer', 'fry', 'sear', 'heat'].includes(actions[k]?.kind ?? '')
+			);
+			const isOn = here.isHot && action.station === 'burner' && (last === undefined || actions[last]?.kind !== 'drain');
+			return isFirstOfLine && isElsewhere && !isOn ? begin() : here;
 		}
 
+		if (isOnSkin && found.size === 0) {
+			const other = open().findLast((s) => s !== strand && !s.isTool);
+			if (other) found.add(other);
+		}
 		const before = new Set<number>();
 		const own = tail(strand);
 		if (own !== undefined) before.add(own);
@@ -354,8 +376,8 @@ export function orderOf(
 				join(s, strand);
 			}
 		}
-		// What has run out of a roast comes from it, while that rests.
-		if (/\b(?:pan|roasting|cooking|meat|resting) juices\b/i.test(said)) {
+		// What has run out of a roast comes from it, while that rests; so does the tin.
+		if (isTin || /\b(?:pan|roasting|cooking|meat|resting) juices\b/i.test(said)) {
 			const roasted = actions.slice(0, i).findLastIndex((a) => a.station === 'oven');
 			if (roasted >= 0) before.add(roasted);
 		}
@@ -367,6 +389,8 @@ export function orderOf(
 			for (const w of wordsOf(isForNamed[1]))
 				if (!plain.has(w) && !['minute', 'hour', 'side', 'serving'].includes(w)) strand.names.add(w);
 		for (const name of bornIn(text)) strand.names.add(name);
+		const listed = /\bthe ([a-z]+) ingredients\b/i.exec(said)?.[1];
+		if (listed !== undefined && !plain.has(listed)) strand.names.add(listed.toLowerCase());
 		for (const m of said.matchAll(/\b(?:into|between|among)\b[^,.;]*?\b(moulds?|molds?|ramekins?|jars?|glasses)\b/gi))
 			strand.names.add(singular((m[1] ?? '').toLowerCase()));
 		const kept = /\b(dry|wet) ingredients\b/i.exec(said)?.[1];

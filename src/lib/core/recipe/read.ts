@@ -81,7 +81,7 @@ function fromInstructions(source: Source): readonly ReadIngredient[] {
 		'gi'
 	);
 	const notFood =
-		/\b(?:minutes?|mins?|hours?|hrs?|seconds?|secs?|degrees?|side|sides|batch|batches|bowl|pan|pot|oven|tray|tin|time|times|boil|simmer|heat|plate|lid|dish|people|ones|fork|spoon|knife|sheet of|rack|half(?:way)?|cm|mm|inch(?:es)?|while|bit|little|skillet|saucepan|wok|board|towel|paste|dough|rest|day|days|moment|stir|few|gas|mark|fan|third|quarters?|pieces|slices|sieve|colander|rolling|layer|ball|circle|thick|apart|low|medium|high|large|small|serves?)\b/i;
+		/\b(?:minutes?|mins?|hours?|hrs?|seconds?|secs?|degrees?|side|sides|batch|batches|bowl|pan|pot|oven|tray|tin|time|times|boil|simmer|heat|plate|lid|dish|people|ones|blender|mixer|processor|whisk|fork|spoon|knife|sheet of|rack|half(?:way)?|cm|mm|inch(?:es)?|while|bit|little|skillet|saucepan|wok|board|towel|paste|dough|rest|day|days|moment|stir|few|gas|mark|fan|third|quarters?|pieces|slices|sieve|colander|rolling|layer|ball|circle|thick|apart|low|medium|high|large|small|serves?)\b/i;
 	const found = new Map<string, ReadIngredient>();
 	for (const { text } of source.instructions) {
 		for (const m of text.matchAll(measured)) {

@@ -136,7 +136,7 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 		const isOver =
 			block.gap === true &&
 			mode !== 'method' &&
-			/^[A-Z][a-zà-ÿ]+(?: [a-zà-ÿ]+){0,2}$/.test(text) &&
+			/^[A-Z][a-zà-ÿ]+(?: [A-Za-zà-ÿ]+){0,2}$/.test(text) &&
 			[1, 2].every((n) => looksLikeIngredient(all[k + n]?.text ?? '') >= 3);
 		if (isOver) {
 			section = text;
@@ -157,7 +157,7 @@ function fromBlocks(all: readonly Block[]): Source | undefined {
 		const said = servesOf(text);
 		const isServes =
 			/^\W*(?:serves?|makes?|yields?|feeds?|servings?|portions?|for|(?:cuts|slices) into)\b/i.test(text) ||
-			new RegExp(`^\\W*${rangePattern}\\s*(?:servings?|portions?|people|persons|guests|covers)\\b`, 'i').test(text);
+			new RegExp(`^\\W*${rangePattern}\\s*(?:servings?|portions?|people|persons|pax|guests|covers)\\b`, 'i').test(text);
 		if (
 			said !== null &&
 			text.length < 90 &&
@@ -230,7 +230,10 @@ function inlineList(text: string): { readonly section: string | null; readonly p
 		/(?:^|[.!?]\s+)((?:for|to make) the [a-z -]{2,30}|(?:you(?:'|’)?(?:ll)?|you will) need|ingredients|(?:to|for) (?:serve|garnish|finish|serving)|[A-Z][a-z]+(?: [a-z]+)?)\s*[:–—]\s*(.+)$/i.exec(
 			text
 		);
-	const prose = /^(?:you(?:'|’)?(?:ll)?|you will) (?:need|want)\s+(.+)$/i.exec(text)?.[1];
+	const prose =
+		/^(?:for \S+ (?:people|persons|servings|portions)?,?\s*)?(?:you(?:'|’)?(?:ll)?|you will) (?:need|want)\s*:?\s+(.+)$/i.exec(
+			text
+		)?.[1];
 	const body = (prose ?? m?.[2])?.replace(/\.\s*$/, '');
 	if (body === undefined || /[.!?]\s+[A-Z]/.test(body)) return undefined;
 	const listed = body

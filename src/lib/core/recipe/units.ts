@@ -39,6 +39,7 @@ const units: readonly (readonly [spelling: string, unit: string])[] = [
 	['stalks?', 'stalk'],
 	['sticks?', 'stick'],
 	['ribs?', 'rib'],
+	['racks?', 'rack'],
 	['ears?', 'ear'],
 	['slices?', 'slice'],
 	['rashers?', 'rasher'],

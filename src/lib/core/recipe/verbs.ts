@@ -77,7 +77,7 @@ for (const kind of Object.keys(rows) as Verb['kind'][]) {
 
 /** Words after which a word that may be a noun is a verb. */
 const object =
-	/^(?:(?:the|a|an|each|all|both|your|it|them|this|these|any|some|half|every|in|into|with|until|till|for|over|on|onto|to|together|well|gently|briefly|off|out|up|down|under|through|at|about|lightly|once|again|everything|hard|fast|uncovered|covered|undisturbed|overnight|aside|there|somewhere)\b|\d|[½¼¾]|[a-z]+ly\b|[a-z]+ing\b)/i;
+	/^(?:(?:the|a|an|each|all|both|your|it|them|this|these|any|some|half|every|in|into|with|until|till|for|over|on|onto|to|together|well|gently|briefly|off|out|up|down|under|through|by|between|against|across|along|lengthways|at|about|lightly|once|again|everything|hard|fast|uncovered|covered|undisturbed|overnight|aside|there|somewhere)\b|\d|[½¼¾]|[a-z]+ly\b|[a-z]+ing\b)/i;
 /** Something definite. */
 const definite = /^(?:the|a|an|your|each|both|it|them|all|any)\b/i;
 const adverb =
@@ -119,6 +119,22 @@ const onAnotherDay =
 const asSoonAs =
 	/^\s*(?:when|once|as soon as)\s+(?:it|they|the\s+[a-z]+(?:\s[a-z]+)?)(?:\s+(?:is|are|has|have|start|starts|begin|begins))?(?:\s+to)?\s+(?:pop|sizzle|foam|boil|bubble|shimmer|melt|smoke|colour|color|soften|brown)(?:s|ed|ing)?$|^\s*(?:when|once)\s+(?:hot|soft|golden|melted|cool|cooked|boiling)$/;
 
+/** What kitchens say in a word. */
+const terse = new Set([
+	'drain',
+	'rinse',
+	'season',
+	'rest',
+	'cool',
+	'chill',
+	'toss',
+	'flip',
+	'baste',
+	'strain',
+	'peel',
+	'reserve'
+]);
+
 function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 	let before = lower.slice(0, at).trimEnd();
 	for (let k = 0; k < 4 && adverb.test(before); k++) before = before.replace(adverb, '').trimEnd();
@@ -159,6 +175,8 @@ function isTold(lower: string, at: number, end: number, verb: Verb): boolean {
 	}
 	if (/[.;:!?)–—]$/.test(before)) return verb.isNoun !== true || hasObject || /^[a-zà-ÿ]/.test(after);
 	if (before.endsWith(',')) {
+		// “Drop the pasta, 8 min, drain, toss in butter.”
+		if (/^(?:[,.;]|$)/.test(after) && terse.has(lower.slice(at, end))) return true;
 		// A leading “In the same pan,” or the next thing to do; not the next in a list of things.
 		const lead =
 			/^(?:in|on|over|under|with|using|while|when|once|as|after|before|meanwhile|to|for|if|at|from|working|starting|using|next|finally|now|then|first|at the same time|by|off|without|taking|holding|keeping|having)\b/.test(
