@@ -362,7 +362,7 @@ describe('a replan', () => {
 			['costs hardly less', prospect(4), prospect(3.98), false]
 		])('a plan that %s is taken or held back', async (_, goOn, anew, isTaken) => {
 			const { answers, replanner } = asked();
-			const weigher: Weigher = () => Promise.resolve({ goOn, anew });
+			const weigher: Weigher = () => Promise.resolve({ goOn, anew, reading: 0 });
 			const { running } = await page(fakeMachine(evening), database(), new Set(), { replanner, weigher });
 			running.late(supper.steps[0]!.id, 120);
 			answers[0]!(shifted);
@@ -400,7 +400,7 @@ describe('a replan', () => {
 
 		test('that it goes on as before is told until something happens', async () => {
 			const { answers, replanner } = asked();
-			const weigher: Weigher = () => Promise.resolve({ goOn: prospect(1), anew: prospect(2) });
+			const weigher: Weigher = () => Promise.resolve({ goOn: prospect(1), anew: prospect(2), reading: 0 });
 			const { running } = await page(fakeMachine(evening), database(), new Set(), { replanner, weigher });
 			running.late(supper.steps[0]!.id, 120);
 			answers[0]!(shifted);

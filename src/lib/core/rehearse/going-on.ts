@@ -3,7 +3,7 @@ import type { Plan } from '../model/plan';
 import { compileOnce } from '../plan/compile/once';
 import { scheduleOf } from '../plan/compile/schedule-of';
 import type { Problem, Schedule } from '../plan/problem';
-import { withFacts, type Standing } from '../plan/replan';
+import { movedIn, withFacts, type Standing } from '../plan/replan';
 import type { Sought } from '../plan/seek';
 import { Lengths, type Spread } from './draws';
 import { spreadsOf } from './evening';
@@ -22,6 +22,8 @@ interface Prospect {
 export interface Prospects {
 	readonly goOn: Prospect;
 	readonly anew: Prospect;
+	/** What it costs a cook to read what was moved. */
+	readonly reading: number;
 }
 
 /** Evenings that are drawn for it. */
@@ -61,7 +63,8 @@ export function prospects(
 		}
 		return { cost, onTime: onTime / evenings };
 	};
-	return { goOn: look(standing.plan), anew: look(anew) };
+	const reading = rereading * problem.weights.slip * movedIn(anew, standing).length;
+	return { goOn: look(standing.plan), anew: look(anew), reading };
 }
 
 /** A schedule with what has begun where it was begun, and in its place. */
@@ -91,8 +94,11 @@ function spreadsNow(plan: Plan, { begun, now }: Standing): Readonly<Record<strin
 
 const wholeSigma = ({ sigma, shared = {} }: Spread) => Math.hypot(sigma, ...Object.values(shared));
 
+/** To read a moved step anew costs as much as so many seconds of a late service (est.). */
+const rereading = 2;
 /** A plan that costs less by a smaller share is not worth being read. */
 const leastGain = 0.01;
 
-/** Whether a plan of the rest is worth being read anew: what it costs on the mean, waits that are too long among it, is clearly less. */
-export const isWorthIt = ({ goOn, anew }: Prospects): boolean => anew.cost < (1 - leastGain) * goOn.cost;
+/** Whether a plan of the rest is worth it: what it costs on the mean, waits that are too long and reading it among it, is clearly less. */
+export const isWorthIt = ({ goOn, anew, reading }: Prospects): boolean =>
+	anew.cost + reading < (1 - leastGain) * goOn.cost;

@@ -48,6 +48,8 @@ export const plainSay = ({ say }: Pick<CookedStep, 'say'>): string =>
 
 /** Where an oven's time from cold is told to, °C. */
 const warmTo = 200;
+/** From a room that is not known, K. */
+const climb = 180;
 
 /** What a lesson says: short, of whom or what, and against what. */
 export function wordLesson(lesson: Lesson, kitchen: Kitchen, evenings: readonly CookedEvening[]): string {
@@ -98,7 +100,7 @@ export function wordEvidence({ about, records, evenings, low, high, isEnough }: 
 		yield: `between ${percent(low)} and ${percent(high)}`,
 		burner: `between ${watts(low)} and ${watts(high)}`,
 		film: `between ${times(low)} and ${times(high)} times`,
-		'heat-up': `between ${low.toFixed(1)} and ${high.toFixed(1)} s for each °C`,
+		'heat-up': `between ${formatDuration(low * climb)} and ${formatDuration(high * climb)}`,
 		oven: `between ${signed(low)} and ${signed(high)} K`
 	}[about];
 	return `${from}; eight in ten that it is ${range}.`;
@@ -164,7 +166,7 @@ export function wordLessonEffect({ steps, seconds }: LessonEffect, { about, valu
 		return `Of it ${by} % ${value < now ? 'more' : 'less'} is bought for the same plates.`;
 	}
 	if (about === 'heat-up') {
-		const by = (value - now) * 180;
+		const by = (value - now) * climb;
 		return `It is switched on ${formatDuration(Math.abs(by))} ${by > 0 ? 'sooner' : 'later'}.`;
 	}
 	if (steps === 0) return 'In the open meal nothing changes.';
