@@ -152,8 +152,10 @@ function actionOf(said: Clause, going: Going, at: Pick<Action, 'section' | 'line
 		(main.verb.kind === 'skip' && aboutOven && setting) ||
 		/\b(?:lower|reduce|increase|turn|raise|drop)\b[^.]*\b(?:oven|temperature|heat)\b[^.]*(?:\d{3}|gas)/.test(lower)
 	) {
-		if (/\bgrill|broiler|barbecue|bbq\b/.test(own) && !aboutOven) going.grillNext = true;
-		else if (setting && /\boil\b/.test(lower) && !aboutOven) going.oil = setting.celsius;
+		if (/\bgrill|broiler|barbecue|bbq\b/.test(own) && !aboutOven) {
+			going.grillNext = true;
+			going.isGriddle = false;
+		} else if (setting && /\boil\b/.test(lower) && !aboutOven) going.oil = setting.celsius;
 		else if (setting) going.oven = { celsius: setting.celsius, isFan: setting.isFan };
 		if (isPreheat || main.verb.kind === 'skip') return undefined;
 	}

@@ -25,7 +25,10 @@ export function servesOf(text: string, isYield = false): Source['serves'] {
 			String.raw`\b(?:serves?|serving|servings|portions?|yields?|makes?|feeds?|enough for|dinner for|supper for|(?:cuts|slices) into)\b\s*:?\s*(?:about|approx\.?|around|approximately|up to|between)?\s*${n}`,
 			'i'
 		),
-		new RegExp(String.raw`${n}\s*(?:-|–)?\s*(?:servings?|portions?|people|persons|pers\.?|pax|guests|covers|bowls)\b`, 'i'),
+		new RegExp(
+			String.raw`${n}\s*(?:-|–)?\s*(?:servings?|portions?|people|persons|pers\.?|pax|guests|covers|bowls)\b`,
+			'i'
+		),
 		new RegExp(String.raw`\bfor\s+${n}(?=\s*(?:$|[.;,)]|people|persons|hungry|as\b))`, 'i')
 	];
 	for (const pattern of patterns) {

@@ -41,6 +41,7 @@ const trailing = new RegExp(
 	'i'
 );
 const asides: readonly RegExp[] = [
+	/\s+\d+(?:\.\d+)?\s*(?:cm|mm|inch(?:es)?)\s+(?:thick|long|wide|across)\b.*$/i,
 	/\s*[,–—-]?\s*\b(?:to taste|as needed|as required|if needed|if (?:you )?(?:like|liked|desired|wish|want)|or to taste|optional)\b.*$/i,
 	/\s*[,–—-]?\s*\b(?:plus|and) (?:a little |some )?(?:more|extra)\b.*$/i,
 	/\s*(?:[,–—-]?\s*\bplus|\s\+) \d.*$/i,

@@ -185,7 +185,10 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 		(inOven.test(lower) || /\boven\b/.test(lower))
 	)
 		return 'bake';
-	if (kind === 'grill' && (/\bgriddle pan|grill pan\b/.test(lower) || (word === 'griddle' && going.isGriddle)))
+	if (
+		kind === 'grill' &&
+		(/\bgriddle pan|grill pan\b/.test(lower) || ((word === 'griddle' || word === 'grill') && going.isGriddle))
+	)
 		return 'fry';
 	if (kind === 'rest' && /\bcool\b/.test(own) && cold.test(own)) return 'chill';
 	if (kind === 'mix' && (word === 'add' || word.startsWith('in go'))) {

@@ -230,7 +230,7 @@ const notLength =
 const beforeWhat =
 	/^\s*(?:before(?!\s+(?:serving|slicing|carving|cutting|turning|flipping|draining|removing|eating|unmoulding|you|adding))|ahead|old\b|earlier|prior)/i;
 const sides =
-	/^[\s,]*(?:a|per|each|on each|on both|for each|on either|either|every)\s*(?:of\s+the\s+)?sides?\b|^[\s,]*(?:on\s+)?both\s+sides\b|^[\s,]*(?:each\s+)side\b/i;
+	/^[\s,]*(?:\/|a|per|each|on each|on both|for each|on either|either|every)\s*(?:of\s+the\s+)?sides?\b|^[\s,]*(?:on\s+)?both\s+sides\b|^[\s,]*(?:each\s+)side\b/i;
 
 /** The times in a text, in order; those of two sides are summed. */
 export function timesIn(text: string): readonly WrittenTime[] {

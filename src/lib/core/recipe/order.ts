@@ -68,6 +68,7 @@ export function orderOf(
 	/** What stands in the list twice, for two parts, is another each time. */
 	const isTwice = (item: string) =>
 		new Set(known.filter((k) => k.words.at(-1) === item).map((k) => k.section)).size > 1;
+	const sections = [...new Set(known.map((k) => k.section))].map(productOf).filter((names) => names.length > 0);
 	const after: number[][] = [];
 	const strands: Strand[] = [];
 	let current: Strand | undefined;
@@ -96,7 +97,7 @@ export function orderOf(
 		const text = action.text;
 		// What is only told of the meantime is not what is worked on: “While the loaf bakes”.
 		const said = text
-			.replace(/^\s*(?:meanwhile,?\s*)?(?:while|whilst)\b[^,]*,/i, ' ')
+			.replace(/^\s*(?:meanwhile,?\s*)?(?:while|whilst|(?:just |shortly )?before)\b[^,]*,/i, ' ')
 			.replace(/\b(?:duck|goose|beef|bacon|chicken|pork) (?:fat|dripping|lard)\b/gi, 'fat');
 		const words = new Set(wordsOf(withoutVerb(said, action)));
 		// What is called so, before what is only called after it: “the eggs” are no yolks.
@@ -172,7 +173,8 @@ export function orderOf(
 					if (s.items.has(w) && ![...items].some((x) => x !== w && s.items.has(x))) found.delete(s);
 		const isNewSection: boolean = i > 0 && action.section !== actions[i - 1]?.section && action.section !== null;
 		const isMeanwhile =
-			newStart.test(action.lead) || /^\s*(?:meanwhile|while|whilst|in the meantime|separately)\b/i.test(text);
+			newStart.test(action.lead) ||
+			/^\s*(?:meanwhile|while|whilst|in the meantime|separately|(?:just |shortly )before)\b/i.test(text);
 		// “into the batter”, “of batter”: something that was mixed and is not what is in hand.
 		const target =
 			/\b(?:(?:into|to|with|onto|on|over|under|through) the (?:remaining |rest of the )?(?:[a-z]+ )?|of (?:the )?(?:[a-z]+ )?)(batter|dough|mixture|mix|filling|pastry|paste|crumbs|marinade|dressing|sauce|glaze|syrup|custard|stew|curry|soup|ragu|casserole|tagine|chilli)\b/i.exec(
@@ -254,12 +256,14 @@ export function orderOf(
 			);
 		const isPrep = action.kind === 'prep' || action.kind === 'mix' || action.kind === 'soak';
 		const isForNamed =
-			/\b(?:for|to make) (?:the|a|an) ([a-zà-ÿ -]+?)(?=,|\.|:|$|\bin\b|\bby\b|\bwhisk\b|\bmix\b)/i.exec(
+			/(?:\b(?:for|to make)|^\s*make) (?:the|a|an) ([a-zà-ÿ -]+?)(?=,|\.|:|$|\bin\b|\bby\b|\bwhisk\b|\bmix\b)/i.exec(
 				`${action.lead} ${text}`
 			);
 		const isAllOf = /\b(?:all )?the (?!remaining|rest|other|dry|wet)[a-z]+ ingredients\b/i.test(said);
 		const isForPart =
-			isAllOf || (isFirstOfSentence && /^(?:meanwhile,?\s*)?(?:for|to make) (?:the|a|your)\b/i.test(action.lead));
+			isAllOf ||
+			(isFirstOfSentence && /^make the [a-zà-ÿ ]+:/i.test(text)) ||
+			(isFirstOfSentence && /^(?:meanwhile,?\s*)?(?:for|to make) (?:the|a|your)\b/i.test(action.lead));
 		// What is made for itself takes its own of what is in another part too.
 		const isOwnPart = isNewSection && known.some((k) => k.section?.toLowerCase() === action.section?.toLowerCase());
 		if (isForPart || isOwnPart)
@@ -322,6 +326,15 @@ export function orderOf(
 					/^(?:fill|stuff|top|finish|sandwich|spread|cover)\s+with\b/i.test(text.slice(action.lead.length).trim()));
 			if (isAside && fresh && !isPronoun && !isIn && !isBareWork && !isStrewn && !isTerse && isFirstOfSentence)
 				return begin();
+			// A part of the list by its name, which nobody has begun: “chop the gremolata”.
+			const isUnbegun =
+				isFirstOfSentence &&
+				isPrep &&
+				fresh &&
+				sections.some(
+					(names) => names.some((w) => words.has(w)) && !strands.some((s) => names.some((w) => s.names.has(w)))
+				);
+			if (isUnbegun) return begin();
 			const isOver = /\b(?:over|onto|on top|into)\b/i.test(said);
 			const isNewPrep =
 				action.kind === 'prep' &&

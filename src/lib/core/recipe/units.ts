@@ -16,7 +16,7 @@ const units: readonly (readonly [spelling: string, unit: string])[] = [
 	['teaspoonfuls?|teaspoons?|tsps?\\.?|tspn\\.?|t(?=\\s)', 'tsp'],
 	['tablespoonfuls?|tablespoons?|tbsps?\\.?|tbs\\.?|tblsps?\\.?|tbspn\\.?|T(?=\\s)', 'tbsp'],
 	['dessertspoons?|dsp\\.?|dstspn\\.?', 'dessertspoon'],
-	['cupfuls?|cups?|c\\.', 'cup'],
+	['cupfuls?|cups?|c\\.?', 'cup'],
 	['pints?|pts?\\.?', 'pint'],
 	['quarts?|qts?\\.?', 'quart'],
 	['gallons?', 'gallon'],
