@@ -39,12 +39,19 @@
 		return found && wordLessonEffect(found, lesson);
 	};
 
+	/** Plans that become shorter by more lose room that they had by mistake, s. */
+	const worthKeeping = 120;
 	function accept(list: readonly Lesson[]): void {
+		const won = -list.reduce((sum, l) => sum + (effects?.get(l.id)?.seconds ?? 0), 0);
+		const kept =
+			won > worthKeeping
+				? ' They are shorter now, with less to spare: Plan shows how likely they are, and what room costs.'
+				: '';
 		app.changeKitchen(list.reduce(withLesson, app.kitchen));
 		app.notices.say(
-			list.length === 1
+			(list.length === 1
 				? 'Plans go by it from now on. Undo takes it back.'
-				: `Plans go by ${list.length} things more. Undo takes them back.`
+				: `Plans go by ${list.length} things more. Undo takes them back.`) + kept
 		);
 	}
 
