@@ -33,7 +33,7 @@ const areas: Readonly<Record<string, Area>> = {
 	},
 	record: {
 		title: 'The record',
-		what: 'Ten evenings of each demo meal, two days apart, cooked by somebody whose pace, oven and burners are other than the kitchen says, through the app’s own log (with a thermometer in the oven); what was learnt is accepted after each. Then the first and the last plan on 400 fresh evenings of that cook, each step begun no earlier than planned: how far times were off in the middle, and evenings with all courses within two minutes. And a record of 500 such evenings, read and learnt from.',
+		what: 'Ten evenings of each demo meal, two days apart, cooked by somebody whose pace, oven and burners are other than the kitchen says, through the app’s own log (with a thermometer in the oven); what was learnt is accepted after each. Then the first and the last plan on 400 fresh evenings of that cook, each step begun no earlier than planned: how far times were off in the middle, and evenings with all courses within two minutes; and those again where the time that was won is given to room behind the steps, nobody beginning sooner than before. And a record of 500 such evenings, read and learnt from.',
 		run: () => benchRecord()
 	},
 	planner: {

@@ -2,6 +2,7 @@
 import type { Action } from './actions';
 import { alsoCalled, namesOf, plain, singular, wordsOf } from './called';
 import type { ReadIngredient } from './ingredient';
+import { everywhere, mentionsOf, type Known } from './mentions';
 
 /** A strand of work: its steps so far, what is in it, what it is called. */
 interface Strand {
@@ -14,12 +15,6 @@ interface Strand {
 	/** A tin made ready: it holds nothing yet. */
 	isTool: boolean;
 }
-
-/** What every kitchen has: to name it joins nothing. */
-const everywhere = new Set('salt pepper water oil seasoning butter sugar'.split(' '));
-
-/** Of these nothing is made. */
-const common = new Set('salt pepper water oil seasoning'.split(' '));
 
 /** To do these there has to be something already. */
 const strewing = new Set(
@@ -62,7 +57,11 @@ export function orderOf(
 	ingredients: readonly ReadIngredient[],
 	title = ''
 ): readonly (readonly number[])[] {
-	const known = ingredients.map((i) => ({ words: namesOf(i), also: alsoCalled(i), section: i.section }));
+	const known: readonly Known[] = ingredients.map((i) => ({
+		words: namesOf(i),
+		also: alsoCalled(i),
+		section: i.section
+	}));
 	// Words of the title that are no ingredient.
 	const dish = wordsOf(title).filter((w) => w.length > 4 && !plain.has(w) && !known.some((k) => k.words.includes(w)));
 	/** What stands in the list twice, for two parts, is another each time. */
@@ -95,42 +94,7 @@ export function orderOf(
 
 	actions.forEach((action, i) => {
 		const text = action.text;
-		// What is only told of the meantime is not what is worked on: “While the loaf bakes”.
-		const said = text
-			.replace(/^\s*(?:meanwhile,?\s*)?(?:while|whilst|(?:just |shortly )?before)\b[^,]*,/i, ' ')
-			.replace(/\b(?:duck|goose|beef|bacon|chicken|pork) (?:fat|dripping|lard)\b/gi, 'fat');
-		const words = new Set(wordsOf(withoutVerb(said, action)));
-		// What is called so, before what is only called after it: “the eggs” are no yolks.
-		const byLast = new Set(known.flatMap(({ words: names }) => (words.has(names.at(-1) ?? '') ? names.slice(-1) : [])));
-		const called = known.filter(({ words: names, also }) => {
-			// What things are cooked in joins nothing.
-			if (/^(?:fat|dripping|lard|ghee)$/.test(names.at(-1) ?? '')) return false;
-			if (words.has(names.at(-1) ?? '')) return true;
-			const via = [...names.slice(0, -1).filter((n) => n.length > 3 || byLast.has(n)), ...also];
-			return via.some((w) => words.has(w) && !byLast.has(w));
-		});
-		// “celery root” is no celery.
-		const mentioned = called.filter(
-			(k) =>
-				!called.some(
-					(m) => isWithin(k.words, m.words) && m.words.every((w) => words.has(w)) && !isApart(said, k.words, m.words)
-				)
-		);
-		// All its names, so that it is known again by another one.
-		const items = [
-			...new Set(
-				mentioned.flatMap(({ words: names, also }) => [
-					...names.filter((n) => words.has(n) || n === names.at(-1)),
-					...also
-				])
-			)
-		].filter((w) => !everywhere.has(w));
-		const isSomething = mentioned.some(({ words: names }) => !names.every((n) => common.has(n)));
-		// An egg's white and its yolk go their own ways.
-		const egg = items.indexOf('egg');
-		const half = words.has('white') === words.has('yolk') ? undefined : words.has('white') ? 'white' : 'yolk';
-		if (half !== undefined && known.some(({ words: names, also }) => names.includes('egg') || also.includes('egg')))
-			items.splice(Math.max(0, egg), egg < 0 ? 0 : 1, half);
+		const { said, words, mentioned, items, isSomething } = mentionsOf(action, known);
 		// Strands in which something of this lies, or that are called so.
 		const made = [
 			...said.matchAll(products),
@@ -440,18 +404,6 @@ export function orderOf(
 	}
 }
 
-/** Whether the words of one name are some of those of another. */
-const isWithin = (names: readonly string[], of: readonly string[]) =>
-	names.length < of.length && names.every((w) => of.includes(w));
-
-/** Whether a text has a name also without the longer one that it is part of. */
-const isApart = (text: string, names: readonly string[], longer: readonly string[]) => {
-	const all = wordsOf(text);
-	const rest = longer.filter((w) => !names.includes(w));
-	const own = all.flatMap((w, i) => (names.includes(w) ? [i] : []));
-	return own.some((i) => !rest.some((w) => all[i - 1] === w || all[i + 1] === w));
-};
-
 /** “for the sauce” tells what is made, not what is taken. */
 const isTarget = (text: string, name: string) =>
 	new RegExp(`\\b(?:for|to make|make) (?:the|a|an) (?:[a-z]+ )?${name}`, 'i').test(text);
@@ -481,12 +433,6 @@ const isPan = (text: string) =>
 	);
 const pans = new Set(['pan', 'griddle', 'skillet', 'wok', 'casserole', 'steamer']);
 const pansIn = (text: string): readonly string[] => wordsOf(text).filter((w) => pans.has(w));
-
-/** “chop” is not a chop. */
-const withoutVerb = (text: string, { verb, lead }: Action): string => {
-	const at = text.toLowerCase().indexOf(verb, Math.min(lead.length, text.length));
-	return at < 0 ? text : `${text.slice(0, at)} ${text.slice(at + verb.length)}`;
-};
 
 /** A tin that was made ready is named by what it is. */
 function toolsIn({ kind, text }: Action): readonly string[] {
