@@ -38,11 +38,19 @@ export type RecipeRead =
 	| { readonly ok: true; readonly recipe: ReadRecipe; readonly actions: readonly Action[]; readonly source: Source }
 	| { readonly ok: false; readonly why: string };
 
+/** A text with more steps holds many recipes, or none. */
+const mostSteps = 400;
+
 /** Read a recipe from a text, a page, JSON-LD or Markdown. Nothing is fetched; what cannot be read says why. */
 export function readRecipe(text: string): RecipeRead {
 	const source = readSource(text);
 	if (typeof source === 'string') return { ok: false, why: source };
 	const actions = actionsOf(source.instructions);
+	if (actions.length > mostSteps)
+		return {
+			ok: false,
+			why: `This has ${actions.length} steps: no recipe has more than ${mostSteps}. Paste one at a time.`
+		};
 	if (actions.length === 0) return { ok: false, why: 'No recipe was found: no step that says what to do with food.' };
 	const listed = source.ingredients.flatMap(({ text: line, section }) => readIngredient(line, section));
 	const ingredients = listed.length > 0 ? listed : fromInstructions(source);

@@ -50,6 +50,12 @@ describe('recipes as a cook reads them', () => {
 	});
 });
 
+test('what never ends is no recipe, and is soon told so', () => {
+	const endless = `Title\n\n1 cup flour\n\n${'Mix the flour and water and stir it well, then add 2 tsp. salt; '.repeat(5000)}`;
+	expect(readRecipe(endless)).toMatchObject({ ok: false });
+	expect(readRecipe('word soup '.repeat(200_000))).toMatchObject({ ok: false });
+});
+
 test.each([
 	['1 1/2', 1.5],
 	['1½', 1.5],

@@ -90,8 +90,12 @@ export interface Imperative {
 	readonly end: number;
 }
 
+/** Nobody tells so much at once, characters: what is longer is no sentence of a recipe. */
+const longest = 2000;
+
 /** The verbs of a sentence that tell somebody to do something, in order. */
 export function imperativesIn(sentence: string): readonly Imperative[] {
+	if (sentence.length > longest) return [];
 	const found: Imperative[] = [];
 	const lower = sentence.toLowerCase();
 	for (const m of lower.matchAll(/[a-zà-ÿ]+(?:[-'’][a-zà-ÿ]+)*/g)) {
