@@ -328,7 +328,7 @@ export class Running {
 	private async replan(reason: RunEvent): Promise<void> {
 		const mine = ++this.replans;
 		this.isReplanning = true;
-		this.wanted = isOfTime(reason) ? reason : undefined;
+		this.wanted = reason;
 		this.trouble = undefined;
 		const isStill = () => mine === this.replans;
 		const because = [reason.id];
