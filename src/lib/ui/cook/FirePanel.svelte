@@ -5,6 +5,7 @@
 	import HandCount from '../HandCount.svelte';
 	import Stepper from '../Stepper.svelte';
 	import { getUnits } from '../units';
+	import HeatedPlace from './HeatedPlace.svelte';
 
 	interface Props {
 		plan: Plan;
@@ -24,69 +25,41 @@
 			next: f.feed.find((x) => x.at > clock)
 		}))
 	);
+	type Fire = (typeof fires)[number];
+	const heatOf = ({ lane, hottest }: Fire) => {
+		const measured = heats.get(lane);
+		return units.say(`${hottest} °C by the plan${measured === undefined ? '' : `, ${measured} °C as measured`}`);
+	};
+	const burnsOf = (f: Fire) =>
+		f.lit > clock
+			? `lit at ${formatClock(wallOf(f.lit))} with ${units.say(`${f.toLight} kg`)} of ${f.fuel}`
+			: f.next
+				? `fed at ${formatClock(wallOf(f.next.at))}`
+				: 'burns as it was lit';
 </script>
 
 <ul>
 	{#each fires as f (f.lane)}
-		<li>
-			<p>
-				<strong>{f.name}</strong>
-				{units.say(`${f.hottest} °C by the plan`)}{#if heats.has(f.lane)}, {units.say(
-						`${heats.get(f.lane)} °C as measured`
-					)}{/if}
-				<span class="soft"
-					>{f.lit > clock
-						? `lit at ${formatClock(wallOf(f.lit))} with ${units.say(`${f.toLight} kg`)} of ${f.fuel}`
-						: f.next
-							? `fed at ${formatClock(wallOf(f.next.at))}`
-							: 'burns as it was lit'}</span
-				>
-			</p>
-			<div class="row">
-				<HandCount
-					label="A hand stays for"
-					celsius={heats.get(f.lane) ?? f.hottest}
-					isAsked
-					onheat={(celsius) => {
-						onheat(f.lane, celsius);
-					}}
-				/>
-				<Stepper
-					label="Thermometer"
-					value={heats.get(f.lane) ?? f.hottest}
-					least={60}
-					most={550}
-					step={10}
-					unit="°C"
-					onchange={(celsius) => {
-						onheat(f.lane, celsius);
-					}}
-				/>
-			</div>
-		</li>
+		<HeatedPlace name={f.name} heat={heatOf(f)} soft={burnsOf(f)}>
+			<HandCount
+				label="A hand stays for"
+				celsius={heats.get(f.lane) ?? f.hottest}
+				isAsked
+				onheat={(celsius) => {
+					onheat(f.lane, celsius);
+				}}
+			/>
+			<Stepper
+				label="Thermometer"
+				value={heats.get(f.lane) ?? f.hottest}
+				least={60}
+				most={550}
+				step={10}
+				unit="°C"
+				onchange={(celsius) => {
+					onheat(f.lane, celsius);
+				}}
+			/>
+		</HeatedPlace>
 	{/each}
 </ul>
-
-<style>
-	ul {
-		display: grid;
-		gap: var(--space-2);
-	}
-	li {
-		display: grid;
-		gap: var(--space-2);
-		padding: var(--space-3);
-		border-radius: var(--corner);
-		background: var(--enamel);
-	}
-	.row {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: center;
-		gap: var(--space-2) var(--space-3);
-	}
-	.soft {
-		color: var(--ink-soft);
-		font-size: var(--text-s);
-	}
-</style>
