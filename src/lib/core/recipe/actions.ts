@@ -31,8 +31,12 @@ export interface Action {
 	readonly isAside: boolean;
 }
 
-/** All actions of the instructions, in order. */
-export function actionsOf(lines: readonly Line[]): readonly Action[] {
+/**
+ * All actions of the instructions, in order.
+ *
+ * @param isFahrenheit what temperatures without a unit are in
+ */
+export function actionsOf(lines: readonly Line[], isFahrenheit = false): readonly Action[] {
 	const going: Going = {
 		oven: undefined,
 		oil: undefined,
@@ -41,7 +45,8 @@ export function actionsOf(lines: readonly Line[]): readonly Action[] {
 		isWet: false,
 		isDeep: false,
 		grillNext: false,
-		isGriddle: false
+		isGriddle: false,
+		isFahrenheit
 	};
 	let sentence = 0;
 	const actions: Action[] = [];
@@ -69,7 +74,7 @@ export function actionsOf(lines: readonly Line[]): readonly Action[] {
 				else if (last && aside.test(clause.text)) actions[actions.length - 1] = { ...last, isAside: true };
 			}
 			if (actions.length > before) return;
-			const [set] = /\boven\b/i.test(s) ? temperaturesIn(s) : [];
+			const [set] = /\boven\b/i.test(s) ? temperaturesIn(s, isFahrenheit) : [];
 			if (set && timesIn(s).length === 0) going.oven = { celsius: set.celsius, isFan: set.isFan };
 			const bare = bareOf(s, going);
 			const found = bare && actionOf(bare, going, { section: head, line, sentence });
@@ -141,7 +146,7 @@ function actionOf(said: Clause, going: Going, at: Pick<Action, 'section' | 'line
 	const { text, main, lead } = clause;
 	const lower = text.toLowerCase();
 	const own = clause.from.toLowerCase();
-	const temperatures = temperaturesIn(text);
+	const temperatures = temperaturesIn(text, going.isFahrenheit);
 	const aboutOven = ovenWord.test(lower) || /^(?:pre-?)?heat to\b/.test(own);
 	const isPreheat =
 		skips.test(own) || skips.test(lower) || (/^pre-?heat\b/.test(own) && !/\bpan|skillet|griddle|wok\b/.test(own));

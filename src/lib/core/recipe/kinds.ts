@@ -16,6 +16,8 @@ export interface Going {
 	grillNext: boolean;
 	/** A ridged pan was made hot. */
 	isGriddle: boolean;
+	/** A temperature without a unit is in °F. */
+	readonly isFahrenheit: boolean;
 }
 
 /** What tells of the oven. */
@@ -162,7 +164,12 @@ export function kindOf({ from, text, main, verbs }: Clause, going: Going): Kind 
 		return 'simmer';
 	if (word === 'loosen' && /\bskin\b/.test(own)) return 'prep';
 	if (word === 'seal in' && /\b(?:bags?|pouch(?:es)?|vacuum)\b/.test(own)) return 'prep';
-	if (kind === 'prep' && isTimed && /\bskin[- ]side (?:down|up)\b/.test(lower)) return 'fry';
+	if (kind === 'prep' && isTimed && /\bskin[- ]side (?:down|up)\b/.test(lower))
+		return underGrill.test(lower) || /\bgrill|broiler\b/.test(lower)
+			? 'grill'
+			: /\b(?:tray|tin|sheet|oven)\b/.test(lower)
+				? 'bake'
+				: 'fry';
 	if (word === 'stand' || word === 'sit') return 'rest';
 	if (kind === 'heat') {
 		if (/^bring\b[^,.]*\btogether\b/.test(own)) return 'mix';

@@ -112,23 +112,33 @@ const temperature = new RegExp(
 	'gi'
 );
 
-/** All temperatures of a text, in order; of fan and no fan side by side the one without. */
-export function temperaturesIn(text: string): readonly Setting[] {
+/** Hotter than this, °C, no oven is: such a figure without a unit is °F. */
+const hottest = 260;
+const fahrenheit = (value: number) => ((value - 32) * 5) / 9;
+
+/**
+ * All temperatures of a text, in order; of fan and no fan side by side the one without.
+ *
+ * @param isFahrenheit what a figure without a unit is in, where it could be either
+ */
+export function temperaturesIn(text: string, isFahrenheit = false): readonly Setting[] {
 	const found: (Setting & { end: number })[] = [];
 	for (const m of text.matchAll(temperature)) {
 		const [low, high] = [Number(m[1]), Number(m[2] ?? m[1])];
-		const isF = /^f/i.test(m[3] ?? '') || (m[3] === undefined && low > 260);
+		const isF = /^f/i.test(m[3] ?? '') || (m[3] === undefined && (isFahrenheit || low > hottest));
 		const value = (low + high) / 2;
-		const celsius = isF ? ((value - 32) * 5) / 9 : value;
+		const celsius = isF ? fahrenheit(value) : value;
 		const before = text.slice(Math.max(0, m.index - 14), m.index);
 		const isFan = m[4] !== undefined || /\b(?:fan|convection)(?:\s+oven)?\s*(?:at|:)?\s*\(?$/i.test(before);
 		found.push({ celsius: Math.round(celsius), isFan, at: m.index, end: m.index + m[0].length });
 	}
 	// “Oven to 300.”: in the unit that an oven has such a figure in.
-	for (const m of text.matchAll(/\boven\b[^.\d]{0,20}\b(\d{3})\b(?!\s*(?:°|º|˚|deg|[cf]\b|g\b|ml\b|-|–|\/))/gi)) {
+	for (const m of text.matchAll(
+		/\boven(?:\s+(?:set\s+)?(?:to|at|on))?[\s:=]+(\d{3})\b(?!\s*(?:[-–/]|°|º|˚|deg|(?:c|f|g|grams?|kg|ml|l|oz|x)\b))/gi
+	)) {
 		const value = Number(m[1]);
 		if (value < 100 || value > 550) continue;
-		const celsius = value > 260 ? ((value - 32) * 5) / 9 : value;
+		const celsius = isFahrenheit || value > hottest ? fahrenheit(value) : value;
 		found.push({ celsius: Math.round(celsius), isFan: false, at: m.index, end: m.index + m[0].length });
 	}
 	for (const m of text.matchAll(/\bgas(?:\s+mark)?\s*(\d\s*[/⁄]\s*\d|[¼½]|\d)/gi)) {

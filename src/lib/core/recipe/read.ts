@@ -45,14 +45,14 @@ const mostSteps = 400;
 export function readRecipe(text: string): RecipeRead {
 	const source = readSource(text);
 	if (typeof source === 'string') return { ok: false, why: source };
-	const actions = actionsOf(source.instructions);
+	const listed = source.ingredients.flatMap(({ text: line, section }) => readIngredient(line, section));
+	const actions = actionsOf(source.instructions, isInFahrenheit(source, listed));
 	if (actions.length > mostSteps)
 		return {
 			ok: false,
 			why: `This has ${actions.length} steps: no recipe has more than ${mostSteps}. Paste one at a time.`
 		};
 	if (actions.length === 0) return { ok: false, why: 'No recipe was found: no step that says what to do with food.' };
-	const listed = source.ingredients.flatMap(({ text: line, section }) => readIngredient(line, section));
 	const ingredients = listed.length > 0 ? listed : fromInstructions(source);
 	if (ingredients.length === 0 && actions.length < 3)
 		return { ok: false, why: 'No recipe was found: nothing in it to cook.' };
@@ -79,6 +79,21 @@ export function readRecipe(text: string): RecipeRead {
 		actions,
 		source
 	};
+}
+
+/**
+ * Whether a recipe means °F where it names no unit: it says so elsewhere, names a heat that no oven has in °C, or weighs and
+ * measures by cups, pounds and ounces alone. An oven at 250 is then no scorching one.
+ */
+function isInFahrenheit({ instructions }: Source, listed: readonly ReadIngredient[]): boolean {
+	const text = instructions.map((l) => l.text).join(' ');
+	if (/\d\s*(?:°|º|˚|deg(?:rees?)?\.?)?\s*(?:c|celsius)\b|\bgas mark\b/i.test(text)) return false;
+	if (/\d\s*(?:°|º|˚|deg(?:rees?)?\.?)?\s*(?:f|fahrenheit)\b/i.test(text)) return true;
+	const bare = [...text.matchAll(/\b(\d{3})(?:\s*(?:°|º|˚)|[\s-]*degrees?\b)/gi)].map((m) => Number(m[1]));
+	if (bare.some((t) => t > 300)) return true;
+	const units = new Set(listed.map((i) => i.unit));
+	const isMetric = ['g', 'kg', 'ml', 'cl', 'dl', 'l'].some((u) => units.has(u));
+	return !isMetric && ['cup', 'lb', 'oz', 'quart'].some((u) => units.has(u));
 }
 
 /** Amounts in the instructions, where there is no list. */

@@ -50,6 +50,23 @@ describe('recipes as a cook reads them', () => {
 	});
 });
 
+test.each([
+	['1 cup flour\n2 cups milk', 'Heat the oven to 250 degrees.', 121],
+	['1 cup flour\n2 cups milk', 'Oven to 250.', 121],
+	['200 g flour\n300 ml milk', 'Heat the oven to 250 degrees.', 250],
+	['200 g flour\n300 ml milk', 'Oven to 200.', 200],
+	['1 cup flour\n2 cups milk', 'Heat the oven to 250°C.', 250],
+	['200 g flour\n300 ml milk', 'Heat the oven to 250°F.', 121]
+])('of “%s”, “%s” is an oven of %d °C', (list, oven, celsius) => {
+	const recipe = read(`Custard bake\n\n${list}\n\n${oven} Mix the flour with the milk.\nBake for 40 minutes.`);
+	expect(recipe.steps.find((s) => s.kind === 'bake')?.celsius).toBe(celsius);
+});
+
+test('what stands in the oven beside a figure is no temperature', () => {
+	for (const text of ['Put in the oven with 200 ml water.', 'In the oven 250 grams of beans dry out.'])
+		expect(temperaturesIn(text)).toEqual([]);
+});
+
 test('what never ends is no recipe, and is soon told so', () => {
 	const endless = `Title\n\n1 cup flour\n\n${'Mix the flour and water and stir it well, then add 2 tsp. salt; '.repeat(5000)}`;
 	expect(readRecipe(endless)).toMatchObject({ ok: false });
